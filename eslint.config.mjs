@@ -1,0 +1,102 @@
+import next from 'eslint-config-next';
+import nextTypeScript from 'eslint-config-next/typescript';
+
+/** Imports only go down: each floor and the floors it must not reach for. */
+const floors = {
+  core: ['data', 'server', 'devices', 'app', 'ui', 'cli'],
+  data: ['server', 'devices', 'app', 'ui', 'cli'],
+  devices: ['data', 'server', 'app', 'ui', 'cli'],
+  server: ['app', 'ui', 'cli'],
+  ui: ['data', 'devices', 'app', 'cli'],
+  app: ['data', 'devices', 'cli'],
+  cli: ['data', 'server', 'devices', 'app', 'ui'],
+};
+
+const floorRules = Object.entries(floors).map(([floor, above]) => ({
+  files: [`src/${floor}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: above.flatMap((name) => [`@/${name}/*`, `@/${name}`, `**/../${name}/**`]),
+            message: `src/${floor} may not import this floor; imports only go down (docs/architecture.md).`,
+          },
+          ...(floor === 'core'
+            ? [
+                {
+                  group: [
+                    'react',
+                    'react-dom',
+                    'next',
+                    'next/*',
+                    'knex',
+                    'better-sqlite3',
+                    'antd',
+                    'echarts',
+                    'node:*',
+                    'fs',
+                    'path',
+                  ],
+                  message: 'The core is pure: no interface, no database, no machine.',
+                },
+              ]
+            : []),
+        ],
+      },
+    ],
+  },
+}));
+
+const config = [
+  { ignores: ['.next/**', 'node_modules/**', 'data/**', 'next-env.d.ts'] },
+  ...next,
+  ...nextTypeScript,
+  ...floorRules,
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The clock is passed in.' },
+        { object: 'Math', property: 'random', message: 'Chance is passed in as a seed.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'The clock is passed in.',
+        },
+        {
+          selector: 'CallExpression[callee.property.name=/^toLocale/]',
+          message: 'No figure depends on the locale.',
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/ui/**/*.{ts,tsx}'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              group: ['@/data/*', '@/devices/*', '@/app/*', '@/cli/*', '**/../data/**', '**/../devices/**'],
+              message: 'src/ui reaches the house through server actions and core only.',
+            },
+            {
+              group: ['@/server/*'],
+              allowTypeImports: true,
+              message: 'src/ui takes types from the server, never code.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+];
+
+export default config;

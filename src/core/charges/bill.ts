@@ -1,0 +1,259 @@
+import type { Forecast } from '../forecast/types';
+import {
+  cents,
+  chargeForRate,
+  chargeForWeight,
+  formatMoney,
+  splitCents,
+  sumCents,
+  ZERO_CENTS,
+  type Cents,
+} from '../quantity/money';
+import { formatWeight, sumWeights, type Weight } from '../quantity/weight';
+import type { Wrap } from '../sheet/types';
+import type { Working } from '../working/working';
+import type { Basis, PriceList, PriceRule } from './priceList';
+
+/** One kind of package, as far as charges are concerned. */
+export type BillItem = {
+  readonly cut: string;
+  /** Keys of the charges it raises. */
+  readonly charges: readonly string[];
+  readonly green: Weight;
+  readonly finished: Weight;
+  readonly packages: number;
+  readonly pieces: number;
+};
+
+/** What a share is billed on; the estimate fills it from the forecast, the final bill from the ledger. */
+export type BillBasis = {
+  readonly hot: Weight;
+  readonly cold: Weight;
+  /** The shares of the animal in order, as parts of it, and which of them this is. */
+  readonly headSplit: { readonly parts: readonly number[]; readonly index: number };
+  readonly items: readonly BillItem[];
+  readonly deposit: Cents;
+};
+
+export type BillLine = {
+  readonly rule: string;
+  readonly label: string;
+  readonly basis: Basis | 'minimum' | 'tax' | 'deposit';
+  /** What was multiplied, as it is printed: `92.50 lb hot`, `10 packages`. */
+  readonly quantity: string;
+  readonly amount: Cents;
+  readonly working: Working;
+};
+
+export type Bill = {
+  readonly priceList: string;
+  readonly lines: readonly BillLine[];
+  readonly subtotal: Cents;
+  readonly total: Cents;
+  readonly due: Cents;
+};
+
+/** The charge keys of a line, with the wrap it is packed in. */
+export function itemsOfForecast(expected: Forecast, wrap: Wrap): BillItem[] {
+  return expected.lines.map((line) => ({
+    cut: line.cut,
+    charges: [...line.charges, wrap],
+    green: (line.packaged + line.cureLoss) as Weight,
+    finished: line.packaged,
+    packages: line.packs,
+    pieces: line.pieces ?? line.packs,
+  }));
+}
+
+/**
+ * The bill of a share: each rule of the price list on its stated basis, rounded half up to the cent by line,
+ * a top-up to the minimum, tax on the taxable lines, the deposit last. The total may be negative (a credit).
+ */
+export function billFor(list: PriceList, basis: BillBasis): Bill {
+  const charged = list.rules.flatMap((rule) => chargeLine(list, rule, basis));
+  const subtotal = sumCents(charged.map((line) => line.amount));
+  const topUp = minimumLine(list, subtotal);
+  const taxed = taxLine(list, charged);
+  const lines = [...charged, ...topUp, ...taxed];
+  const total = sumCents(lines.map((line) => line.amount));
+  const paid = depositLine(list, basis.deposit);
+  return {
+    priceList: list.id,
+    lines: [...lines, ...paid],
+    subtotal,
+    total,
+    due: sumCents([total, ...paid.map((line) => line.amount)]),
+  };
+}
+
+type Charged = { readonly quantity: string; readonly amount: Cents; readonly formula: string };
+
+function chargeLine(list: PriceList, rule: PriceRule, basis: BillBasis): BillLine[] {
+  const items = basis.items.filter((item) => rule.key === undefined || item.charges.includes(rule.key));
+  if (rule.key !== undefined && items.length === 0) return [];
+  const charged = chargeOn(list, rule, basis, items);
+  if (charged.amount === 0) return [];
+  return [
+    {
+      rule: rule.id,
+      label: rule.label,
+      basis: rule.basis,
+      quantity: charged.quantity,
+      amount: charged.amount,
+      working: ruleWorking(list, rule, charged, items),
+    },
+  ];
+}
+
+function chargeOn(list: PriceList, rule: PriceRule, basis: BillBasis, items: readonly BillItem[]): Charged {
+  const rate = rule.rateCents;
+  const { parts, index } = basis.headSplit;
+  const byWeight = (w: Weight, word: string): Charged => ({
+    quantity: `${formatWeight(w)} ${list.unit} ${word}`,
+    amount: chargeForWeight(w, rate),
+    formula: `weight × rate, half a cent up`,
+  });
+  const byCount = (count: number, word: string): Charged => ({
+    quantity: `${count} ${word}${count === 1 ? '' : 's'}`,
+    amount: cents(count * rate),
+    formula: 'number × rate',
+  });
+  switch (rule.basis) {
+    case 'head':
+      return {
+        quantity: parts.length === 1 ? '1 head' : `1 head, share ${index + 1} of ${parts.length}`,
+        amount: splitCents(rate, parts)[index]!,
+        formula: 'one charge for the animal, split by share so that the parts add up to the cent',
+      };
+    case 'extra-sheet':
+      return {
+        quantity: `${parts.length - 1} more than one`,
+        amount: parts.length > 1 ? splitCents(cents(rate * (parts.length - 1)), parts)[index]! : ZERO_CENTS,
+        formula: 'one charge for each cut sheet after the first, split by share',
+      };
+    case 'hot':
+      return byWeight(basis.hot, 'hot');
+    case 'cold':
+      return byWeight(basis.cold, 'cold');
+    case 'green':
+      return byWeight(sumWeights(items.map((item) => item.green)), 'green');
+    case 'packaged':
+      return byWeight(sumWeights(items.map((item) => item.finished)), 'packaged');
+    case 'finished':
+      return byWeight(sumWeights(items.map((item) => item.finished)), 'finished');
+    case 'package':
+      return byCount(total(items.map((item) => item.packages)), 'package');
+    case 'piece':
+      return byCount(total(items.map((item) => item.pieces)), 'piece');
+    case 'flat':
+      return { quantity: '1', amount: rate, formula: 'a flat charge' };
+  }
+}
+
+function total(counts: readonly number[]): number {
+  return counts.reduce((sum, count) => sum + count, 0);
+}
+
+function ruleWorking(
+  list: PriceList,
+  rule: PriceRule,
+  charged: Charged,
+  items: readonly BillItem[],
+): Working {
+  return {
+    title: rule.label,
+    formula: charged.formula,
+    inputs: [
+      { label: 'rate', value: formatMoney(rule.rateCents, list.sign) },
+      { label: 'on', value: charged.quantity },
+      ...(rule.key === undefined || items.length > 12
+        ? []
+        : items.map((item) => ({
+            label: item.cut,
+            value: `${formatWeight(rule.basis === 'green' ? item.green : item.finished)} ${list.unit}, ${item.packages} packs`,
+          }))),
+      { label: 'comes to', value: formatMoney(charged.amount, list.sign) },
+    ],
+    source: `${list.name}, in force from ${list.effectiveFrom}.`,
+  };
+}
+
+function plainLine(
+  list: PriceList,
+  line: Pick<BillLine, 'rule' | 'label' | 'basis' | 'quantity' | 'amount'>,
+  formula: string,
+): BillLine {
+  return {
+    ...line,
+    working: {
+      title: line.label,
+      formula,
+      inputs: [
+        { label: 'on', value: line.quantity },
+        { label: 'comes to', value: formatMoney(line.amount, list.sign) },
+      ],
+      source: `${list.name}, in force from ${list.effectiveFrom}.`,
+    },
+  };
+}
+
+function minimumLine(list: PriceList, subtotal: Cents): BillLine[] {
+  const amount = cents(Math.max(0, list.minimumCents - subtotal));
+  if (amount === 0) return [];
+  const quantity = `to ${formatMoney(list.minimumCents, list.sign)}`;
+  const line = { rule: 'minimum', label: 'Minimum order', basis: 'minimum', quantity, amount } as const;
+  return [plainLine(list, line, 'What is missing to the smallest order we can cut for.')];
+}
+
+function taxLine(list: PriceList, charged: readonly BillLine[]): BillLine[] {
+  const taxableRules = new Set(list.rules.filter((rule) => rule.taxable).map((rule) => rule.id));
+  const taxable = sumCents(charged.filter((line) => taxableRules.has(line.rule)).map((line) => line.amount));
+  const amount = chargeForRate(taxable, list.taxBp);
+  if (amount === 0) return [];
+  const quantity = `${list.taxBp / 100} % of ${formatMoney(taxable, list.sign)}`;
+  const line = { rule: 'tax', label: 'Tax', basis: 'tax', quantity, amount } as const;
+  return [plainLine(list, line, 'On the taxable lines only, half a cent up.')];
+}
+
+function depositLine(list: PriceList, deposit: Cents): BillLine[] {
+  if (deposit === 0) return [];
+  const line = {
+    rule: 'deposit',
+    label: 'Deposit paid',
+    basis: 'deposit',
+    quantity: 'paid at booking',
+    amount: cents(-deposit),
+  } as const;
+  return [plainLine(list, line, 'Taken off the total, after tax.')];
+}
+
+/** One line of the comparison: what was estimated, what it came to, and why they differ. */
+export type BillDifference = {
+  readonly label: string;
+  readonly estimated: Cents;
+  readonly final: Cents;
+  readonly sentence: string;
+};
+
+/** Line by line, where the final bill left the estimate. Lines that agree to the cent are left out. */
+export function differences(estimate: Bill, final: Bill): BillDifference[] {
+  const rules = new Set([...estimate.lines, ...final.lines].map((line) => line.rule));
+  return [...rules].flatMap((rule) => {
+    const before = estimate.lines.find((line) => line.rule === rule);
+    const after = final.lines.find((line) => line.rule === rule);
+    if ((before?.amount ?? 0) === (after?.amount ?? 0)) return [];
+    const sentence = !before
+      ? `Not foreseen: ${after!.quantity}.`
+      : !after
+        ? `Foreseen on ${before.quantity}; it was not needed.`
+        : `Estimated on ${before.quantity}; it came to ${after.quantity}.`;
+    return [
+      {
+        label: (after ?? before)!.label,
+        estimated: before?.amount ?? ZERO_CENTS,
+        final: after?.amount ?? ZERO_CENTS,
+        sentence,
+      },
+    ];
+  });
+}

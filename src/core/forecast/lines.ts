@@ -1,0 +1,83 @@
+import type { Weight } from '../quantity/weight';
+import type { Holding } from '../sheet/claims';
+import { cureChosen, numberParam, weightParam } from '../sheet/params';
+import type { Situation } from '../sheet/situation';
+import type { Destination } from '../species/types';
+import type { CutYield, SideOnTheBlock, TissueWeights } from './cutting';
+import { packsByWeight, piecesOf } from './pieces';
+
+/** A line of the boxes before rounding; weights in thousandths at full precision. */
+export type DraftLine = {
+  readonly key: string;
+  readonly decision: string;
+  readonly cut: string;
+  readonly destination: Destination;
+  readonly trim: TissueWeights;
+  readonly kerf: number;
+  readonly cureLoss: number;
+  readonly packaged: number;
+  readonly pieces: number | null;
+  readonly piecesPerPack: number | null;
+  readonly packWeight: Weight | null;
+  readonly thicknessIn: number | null;
+  readonly cure: string | null;
+  readonly charges: readonly string[];
+  readonly labelWords: readonly string[];
+};
+
+/** What each kind of cure is charged for. */
+const CURE_CHARGES: Readonly<Record<string, readonly string[]>> = {
+  cured: ['curing', 'smoking'],
+  natural: ['natural-curing', 'smoking'],
+  none: ['smoking'],
+  dry: ['dry-curing'],
+};
+
+const CURE_WORDS: Readonly<Record<string, readonly string[]>> = {
+  natural: ['Cured with a natural source of nitrite.'],
+  none: ['No nitrite added. Keep frozen.'],
+};
+
+export function draftLine(input: {
+  situation: Situation;
+  block: SideOnTheBlock;
+  lengthScale: number;
+  holding: Holding;
+  cut: CutYield;
+}): DraftLine {
+  const { situation, block, holding, cut } = input;
+  const { product, index } = holding.wish;
+  const { params } = holding.form.form;
+  const cure = cureChosen(product, params);
+  const { packs } = product;
+  const context = {
+    species: situation.species,
+    cells: block.cells,
+    unit: situation.unit,
+    lengthScale: input.lengthScale,
+  };
+  return {
+    key: `${holding.decision.id}.${holding.form.index}.${index}`,
+    decision: holding.decision.id,
+    cut: cure ? product.cure!.cut : product.cut,
+    destination: cure ? 'cured' : product.destination,
+    trim: cut.trim,
+    kerf: cut.kerf,
+    cureLoss: cut.green - cut.packaged,
+    packaged: cut.packaged,
+    pieces: piecesOf(context, holding, cut.packaged),
+    piecesPerPack: packs.kind === 'pieces' ? numberParam(params, packs.param, 1) : null,
+    packWeight: packs.kind === 'weight' ? weightParam(params, packs.param) : null,
+    thicknessIn: product.pieces.kind === 'slices' ? numberParam(params, product.pieces.thickness, 1) : null,
+    cure: cure ?? null,
+    charges: [...product.charges, ...(cure ? [...CURE_CHARGES[cure]!, ...product.cure!.charges] : [])],
+    labelWords: cure ? [...product.cure!.labelWords, ...(CURE_WORDS[cure] ?? [])] : [],
+  };
+}
+
+/** Packs of a finished line: by weight, by pieces to a pack, or one to a piece. */
+export function packsOf(draft: DraftLine, packaged: Weight): number {
+  if (draft.packWeight !== null) return packsByWeight(packaged, draft.packWeight);
+  const pieces = draft.pieces ?? 1;
+  return packaged > 0 ? Math.ceil(pieces / (draft.piecesPerPack ?? 1)) : 0;
+}

@@ -1,0 +1,82 @@
+import type { Weight } from '../quantity/weight';
+import type { Destination } from '../species/types';
+
+/** Weights of the trim that comes off a cut, by the pool it goes to. */
+export type TrimWeights = {
+  readonly lean: Weight;
+  readonly fat: Weight;
+  readonly bone: Weight;
+  readonly skin: Weight;
+};
+
+/** Where a line comes from: cut on the block, made in the grind room, or kept from a pool. */
+export type LineKind = 'cut' | 'grind' | 'kept';
+
+/**
+ * One kind of package in the boxes. All weights in thousandths of the shop's unit;
+ * `gross = packaged + cureLoss + kerf + trim` exactly.
+ */
+export type ForecastLine = {
+  /** Stable within a sheet: decision, form and product. */
+  readonly key: string;
+  readonly kind: LineKind;
+  readonly decision: string;
+  readonly cut: string;
+  readonly destination: Destination;
+  readonly gross: Weight;
+  readonly trim: TrimWeights;
+  readonly kerf: Weight;
+  /** What cure and smoke take away; negative when brine stays in. */
+  readonly cureLoss: Weight;
+  readonly packaged: Weight;
+  /** Eight in ten such lines are expected between these. */
+  readonly low: Weight;
+  readonly high: Weight;
+  /** Null where pieces are not counted. */
+  readonly pieces: number | null;
+  readonly packs: number;
+  readonly piecesPerPack: number | null;
+  readonly packWeight: Weight | null;
+  readonly thicknessIn: number | null;
+  /** How it is cured; null for fresh. */
+  readonly cure: string | null;
+  readonly charges: readonly string[];
+  readonly labelWords: readonly string[];
+};
+
+/** Everything on the rail that does not reach a box. */
+export type Losses = {
+  readonly fat: Weight;
+  readonly bone: Weight;
+  readonly skin: Weight;
+  readonly inedible: Weight;
+  readonly cure: Weight;
+  readonly kerf: Weight;
+  readonly grinder: Weight;
+  readonly cuttingShrink: Weight;
+};
+
+/** What the trim tubs hold and what the grind draws from them. */
+export type GrindPool = {
+  readonly lean: Weight;
+  readonly fat: Weight;
+  readonly fatUsed: Weight;
+  /** Lean and fat together, after the grinder's loss. */
+  readonly grind: Weight;
+  /** Separable fat really reached, percent. */
+  readonly fatPct: number;
+};
+
+/** What a share is expected to become. `sum(lines.packaged) + sum(losses) = coldWeight`, to the thousandth. */
+export type Forecast = {
+  readonly coldWeight: Weight;
+  readonly lines: readonly ForecastLine[];
+  readonly losses: Losses;
+  readonly pool: GrindPool;
+  readonly takeHome: Weight;
+  readonly takeHomeLow: Weight;
+  readonly takeHomeHigh: Weight;
+  /** Packaged on cold weight, hundredths of a percent. */
+  readonly yieldBp: number;
+  readonly freezerCuFt: number;
+};

@@ -1,0 +1,55 @@
+import type { Weight } from '../quantity/weight';
+import type { ShrinkCurve } from '../species/types';
+import type { Working } from '../working/working';
+
+/**
+ * Share of the hot weight that is left after hanging; each day takes its part of what the day before left.
+ *
+ * @param days - whole days since the hot weight; 0 is the day of slaughter
+ * @example keptShare({ covering: 'open', firstDay: 0.02, daysTwoToSeven: 0.005, later: 0.0025 }, 0) // => 1
+ */
+export function keptShare(curve: ShrinkCurve, days: number): number {
+  if (days <= 0) return 1;
+  const toSeven = Math.min(days, 7) - 1;
+  const later = Math.max(0, days - 7);
+  return (1 - curve.firstDay) * (1 - curve.daysTwoToSeven) ** toSeven * (1 - curve.later) ** later;
+}
+
+/** The cold weight to expect, rounded to the thousandth. */
+export function expectedCold(curve: ShrinkCurve, hot: Weight, days: number): Weight {
+  return Math.round(hot * keptShare(curve, days)) as Weight;
+}
+
+/** Shrink as a share of the hot weight, in percent. Above zero when weight was lost. */
+export function shrinkPct(hot: Weight, cold: Weight): number {
+  return hot > 0 ? (100 * (hot - cold)) / hot : 0;
+}
+
+/**
+ * Whole days between two instants, by the calendar of the shop's zone.
+ *
+ * @param from - a date, `YYYY-MM-DD`
+ * @param to - a date, `YYYY-MM-DD`
+ * @example daysBetween('2026-11-02', '2026-11-16') // => 14
+ */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
+}
+
+/** How the expected shrink comes about. */
+export function shrinkWorking(curve: ShrinkCurve, days: number): Working {
+  const percent = (share: number) => `${(share * 100).toFixed(1)} %`;
+  return {
+    title: 'Expected shrink',
+    formula:
+      'Each day takes its part of what the day before left: the first day, days 2 to 7, then each day after.',
+    inputs: [
+      { label: `first 24 hours (${curve.covering})`, value: percent(curve.firstDay) },
+      { label: 'each day, 2 to 7', value: percent(curve.daysTwoToSeven) },
+      { label: 'each day after', value: percent(curve.later) },
+      { label: 'days hung', value: String(days) },
+      { label: 'lost in all', value: percent(1 - keptShare(curve, days)) },
+    ],
+    source: 'Reference shrink table of the species; docs/figures.md.',
+  };
+}

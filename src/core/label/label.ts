@@ -1,0 +1,113 @@
+import { failure, success, type Result } from '../quantity/result';
+import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { humanReadable, type PackageCode } from './gs1';
+
+/** Under which law an animal was slaughtered and may be handed on. A field of the animal, not of the label. */
+export const INSPECTION_CLASSES = ['custom-exempt', 'inspected'] as const;
+export type InspectionClass = (typeof INSPECTION_CLASSES)[number];
+
+export type LabelFacts = {
+  readonly shopName: string;
+  readonly establishment: string | null;
+  readonly inspection: InspectionClass;
+  readonly owner: string;
+  readonly tag: string;
+  readonly shareLabel: string;
+  readonly farm: string;
+  readonly speciesName: string;
+  readonly cut: string;
+  readonly detail: string;
+  readonly net: Weight;
+  readonly unit: WeighingUnit;
+  /** `YYYY-MM-DD` */
+  readonly packedOn: string;
+  readonly keepUntil: string;
+  readonly words: readonly string[];
+  readonly code: PackageCode;
+};
+
+export type Label = {
+  readonly shop: string;
+  readonly cut: string;
+  readonly detail: string;
+  readonly weight: string;
+  /** Lines under the weight, in the order they are printed. */
+  readonly lines: readonly string[];
+  /** Words the law demands, printed large. */
+  readonly statusWords: string;
+  readonly barcode: string;
+};
+
+export type LabelProblem = 'no-establishment' | 'no-owner' | 'no-weight';
+
+/** Ounces beside pounds, as inspected labels must say. */
+function poundsAndOunces(net: Weight): string {
+  const ounces = Math.floor((net * 16) / 1000 + 1e-9);
+  return `${Math.floor(ounces / 16)} lb ${ounces % 16} oz`;
+}
+
+/**
+ * What is printed on a package. A label that lacks what its class must carry is not printed.
+ *
+ * @returns the label, or which required word is missing and where to add it
+ */
+export function labelFor(facts: LabelFacts): Result<Label, LabelProblem> {
+  if (facts.net <= 0) return failure('no-weight', 'A label needs a weight. Weigh the pack again.');
+  if (facts.owner.trim() === '') {
+    return failure(
+      'no-owner',
+      'The label must name the owner of the meat. Add the name to the share.',
+      'owner',
+    );
+  }
+  const inspected = facts.inspection === 'inspected';
+  if (inspected && !facts.establishment) {
+    return failure(
+      'no-establishment',
+      'Inspected meat must carry the establishment number. Add it to the shop before packing.',
+      'establishment',
+    );
+  }
+  const ounces = inspected && facts.unit === 'lb' ? ` (${poundsAndOunces(facts.net)})` : '';
+  return success({
+    shop: facts.shopName,
+    cut: facts.cut,
+    detail: facts.detail,
+    weight: `${formatWeight(facts.net, facts.unit === 'kg' ? 3 : 2)} ${facts.unit}${ounces}`,
+    lines: [
+      `${facts.speciesName} ${facts.tag}, ${facts.shareLabel}, ${facts.farm}`,
+      `Owner: ${facts.owner}`,
+      `Packed ${facts.packedOn}  Keep frozen, best by ${facts.keepUntil}`,
+      ...facts.words,
+      ...(inspected
+        ? [
+            `Est. ${facts.establishment}`,
+            'Keep frozen. Thaw in the refrigerator. Cook thoroughly. Wash hands and boards.',
+          ]
+        : []),
+    ],
+    statusWords: inspected ? 'INSPECTED' : 'NOT FOR SALE',
+    barcode: humanReadable(facts.code),
+  });
+}
+
+/** Months a frozen pack keeps its quality: wrap by what it is (processing figures, wrapping; the shorter end). */
+const KEEPS_MONTHS = {
+  vacuum: { cut: 9, grind: 3, cured: 3 },
+  paper: { cut: 4, grind: 2, cured: 1 },
+} as const;
+
+/**
+ * Best-by date of a frozen pack.
+ *
+ * @param packedOn - `YYYY-MM-DD`
+ * @example keepUntil('2026-11-24', 'vacuum', 'steaks') // => '2027-08-24'
+ */
+export function keepUntil(packedOn: string, wrap: 'vacuum' | 'paper', destination: string): string {
+  const kind = destination === 'grind' ? 'grind' : destination === 'cured' ? 'cured' : 'cut';
+  const [year, month, day] = packedOn.split('-').map(Number) as [number, number, number];
+  const target = new Date(Date.UTC(year, month - 1 + KEEPS_MONTHS[wrap][kind], 1));
+  const lastDay = new Date(Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0)).getUTCDate();
+  target.setUTCDate(Math.min(day, lastDay));
+  return target.toISOString().slice(0, 10);
+}

@@ -1,0 +1,173 @@
+import { failure, success, type Result } from '../quantity/result';
+import { formatWeight, sumWeights, ZERO_WEIGHT, type Weight } from '../quantity/weight';
+
+/**
+ * Where weight can be. `intake` is the outside world that animals come from; every other kind holds or has
+ * lost weight that came in through it.
+ */
+export const ACCOUNT_KINDS = [
+  'intake',
+  'side',
+  'share',
+  'tub',
+  'cure',
+  'package',
+  'bone',
+  'fat',
+  'skin',
+  'inedible',
+  'shrink',
+  'cure-change',
+  'grinder',
+  'unaccounted',
+] as const;
+export type AccountKind = (typeof ACCOUNT_KINDS)[number];
+
+/** An account is a kind and whose it is: a side, a share, a cut of a share, a package. */
+export type Account = { readonly kind: AccountKind; readonly owner: string };
+
+/** A signed movement: weight comes into an account above zero and leaves it below. */
+export type Posting = Account & { readonly weight: Weight };
+
+export class UnbalancedTransactionError extends Error {
+  constructor(readonly gap: Weight) {
+    super(`A weight transaction must add up to zero; this one is off by ${formatWeight(gap, 3)}.`);
+    this.name = 'UnbalancedTransactionError';
+  }
+}
+
+/** What is left when all postings are added: zero for an honest transaction. */
+export function gapOf(postings: readonly Posting[]): Weight {
+  return sumWeights(postings.map((posting) => posting.weight));
+}
+
+/**
+ * Postings that may be written as one transaction.
+ *
+ * @throws UnbalancedTransactionError when they do not add up to zero
+ * @throws RangeError when there are fewer than two, or one moves nothing
+ */
+export function balanced(postings: readonly Posting[]): readonly Posting[] {
+  const gap = gapOf(postings);
+  if (gap !== 0) throw new UnbalancedTransactionError(gap);
+  if (postings.length < 2) throw new RangeError(`"postings" expected two or more, got ${postings.length}`);
+  if (postings.some((posting) => posting.weight === 0 || !Number.isInteger(posting.weight))) {
+    throw new RangeError('"postings" expected whole weights other than zero');
+  }
+  return postings;
+}
+
+/**
+ * Moves a weight from one account to another.
+ *
+ * @param moved - thousandths, not zero
+ */
+export function move(from: Account, to: Account, moved: Weight): readonly Posting[] {
+  return balanced([
+    { ...from, weight: -moved as Weight },
+    { ...to, weight: moved },
+  ]);
+}
+
+/** The postings that undo a transaction; the original stays. */
+export function reversed(postings: readonly Posting[]): readonly Posting[] {
+  return balanced(postings.map((posting) => ({ ...posting, weight: -posting.weight as Weight })));
+}
+
+/** What an account holds under these postings. */
+export function balanceOf(postings: Iterable<Posting>, account: Account): Weight {
+  let total = 0;
+  for (const posting of postings) {
+    if (posting.kind === account.kind && posting.owner === account.owner) total += posting.weight;
+  }
+  return total as Weight;
+}
+
+/** What all accounts of a kind hold under these postings. */
+export function balanceOfKind(postings: Iterable<Posting>, kind: AccountKind): Weight {
+  let total = 0;
+  for (const posting of postings) if (posting.kind === kind) total += posting.weight;
+  return total as Weight;
+}
+
+/** What is put on the scale, and where it comes from and goes to. */
+export type WeighingPurpose =
+  | { readonly kind: 'package'; readonly from: 'share' | 'tub' | 'cure'; readonly lineKey: string }
+  | { readonly kind: 'green'; readonly lineKey: string }
+  | { readonly kind: 'tub' }
+  | { readonly kind: 'barrel'; readonly barrel: 'bone' | 'fat' | 'skin' | 'inedible' };
+
+/** The account of a cut that lies in cure. */
+export function cureAccount(shareId: string, lineKey: string): Account {
+  return { kind: 'cure', owner: `${shareId}/${lineKey}` };
+}
+
+/**
+ * The postings of one weighing for a share.
+ *
+ * @param weighingId - names the package account
+ * @returns the postings, or why there is nothing to post
+ */
+export function postWeighing(
+  shareId: string,
+  weighingId: string,
+  purpose: WeighingPurpose,
+  net: Weight,
+): Result<readonly Posting[], 'nothing-on-the-scale'> {
+  if (net <= 0) {
+    return failure(
+      'nothing-on-the-scale',
+      'There is nothing on the scale. Put the pack on and wait for steady.',
+    );
+  }
+  const share: Account = { kind: 'share', owner: shareId };
+  const tub: Account = { kind: 'tub', owner: shareId };
+  switch (purpose.kind) {
+    case 'package': {
+      const sources = { share, tub, cure: cureAccount(shareId, purpose.lineKey) };
+      return success(move(sources[purpose.from], { kind: 'package', owner: weighingId }, net));
+    }
+    case 'green':
+      return success(move(share, cureAccount(shareId, purpose.lineKey), net));
+    case 'tub':
+      return success(move(share, tub, net));
+    case 'barrel':
+      return success(move(share, { kind: purpose.barrel, owner: shareId }, net));
+  }
+}
+
+/** A side comes in at its hot weight. */
+export function postHotWeight(sideId: string, hot: Weight): readonly Posting[] {
+  return move({ kind: 'intake', owner: sideId }, { kind: 'side', owner: sideId }, hot);
+}
+
+/** The cold weight books what the air took; a side that gained is booked the same way with the sign turned. */
+export function postColdWeight(sideId: string, hot: Weight, cold: Weight): readonly Posting[] {
+  const shrink = (hot - cold) as Weight;
+  if (shrink === 0) return [];
+  return move({ kind: 'side', owner: sideId }, { kind: 'shrink', owner: sideId }, shrink);
+}
+
+/** A side goes to the block: from here on it is its share's meat. */
+export function postToBlock(sideId: string, shareId: string, cold: Weight): readonly Posting[] {
+  return move({ kind: 'side', owner: sideId }, { kind: 'share', owner: shareId }, cold);
+}
+
+/**
+ * Closing a share empties what is still open: meat not weighed is unaccounted, the tub's rest stayed in the
+ * grinder, the rest of each cure is what cure and smoke changed.
+ *
+ * @param held - what the share's open accounts hold now
+ */
+export function postClosing(shareId: string, held: readonly Posting[]): readonly Posting[] {
+  const closesTo: Partial<Record<AccountKind, AccountKind>> = {
+    share: 'unaccounted',
+    tub: 'grinder',
+    cure: 'cure-change',
+  };
+  return held.flatMap((open) => {
+    const target = closesTo[open.kind];
+    if (!target || open.weight === ZERO_WEIGHT) return [];
+    return move({ kind: open.kind, owner: open.owner }, { kind: target, owner: shareId }, open.weight);
+  });
+}

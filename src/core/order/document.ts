@@ -1,0 +1,172 @@
+import { parseLength } from '../quantity/length';
+import { weight, convertUnits, type WeighingUnit, type Weight } from '../quantity/weight';
+import type { InspectionClass } from '../label/label';
+import { emptySheet, houseSheet } from '../sheet/houseSheet';
+import { defaultParams } from '../sheet/params';
+import { decisionsAsked, type Situation } from '../sheet/situation';
+import { sheetProblems, type FieldProblem } from '../sheet/sheetProblems';
+import type { Amount, Answer, Form, GrindOrder, ParamValues, Sheet, Wrap } from '../sheet/types';
+import type { GrindForm, Option } from '../species/types';
+
+/** A person of an order, in the open order file. */
+export type PersonDocument = { readonly name: string; readonly phone?: string; readonly email?: string };
+
+export type AmountDocument =
+  | 'rest'
+  | { readonly sharePct: number }
+  | { readonly packs: number }
+  | { readonly pieces: number }
+  | { readonly weight: number }
+  | { readonly inches: number };
+
+export type FormDocument = {
+  readonly option: string;
+  readonly amount?: AmountDocument;
+  readonly params?: Readonly<Record<string, number | boolean | string>>;
+};
+
+export type SheetDocument = {
+  /** Fills what `answers` leaves open with the house standard. */
+  readonly houseForTheRest?: boolean;
+  readonly answers?: Readonly<Record<string, readonly FormDocument[]>>;
+  readonly secondSide?: Readonly<Record<string, readonly FormDocument[]>>;
+  readonly keeps?: Readonly<Record<string, boolean>>;
+  readonly grind?: {
+    readonly fatPct?: number;
+    readonly lines?: readonly {
+      readonly recipe: string;
+      readonly form: GrindForm;
+      readonly amount?: 'rest' | { readonly weight: number };
+      readonly packWeight?: number;
+    }[];
+  };
+  readonly wrap?: Wrap;
+  readonly instructions?: string;
+};
+
+export type ShareDocument = {
+  readonly part: 'left' | 'right' | 'whole';
+  readonly owner: PersonDocument;
+  readonly payer?: PersonDocument;
+  readonly contact?: PersonDocument;
+  readonly deposit?: number;
+  readonly sheet?: SheetDocument;
+};
+
+/** The open order file: an animal, who owns which part of it, and their sheets. Weights in `unit`. */
+export type OrderDocument = {
+  readonly format: 'fractum.order';
+  readonly version: 1;
+  readonly unit: WeighingUnit;
+  readonly farm: PersonDocument;
+  readonly animal: {
+    readonly tag: string;
+    readonly species: string;
+    readonly sex?: string;
+    readonly killDate: string;
+    readonly inspection: InspectionClass;
+    readonly addOns?: readonly string[];
+  };
+  readonly shares: readonly ShareDocument[];
+  readonly weights?: {
+    readonly left?: { readonly hot?: number; readonly cold?: number };
+    readonly right?: { readonly hot?: number; readonly cold?: number };
+  };
+};
+
+/** A weight of the file in the shop's unit. */
+export function documentWeight(value: number, from: WeighingUnit, shop: WeighingUnit): Weight {
+  return weight(convertUnits(value, from, shop));
+}
+
+/** A sheet read from a file, with every field that its species does not know or allow. */
+export type ReadSheet = { readonly sheet: Sheet; readonly problems: readonly FieldProblem[] };
+
+/**
+ * Reads the sheet of an order file. Lengths may be said as people say them; weights are in the file's unit.
+ *
+ * @param from - the unit of the file's weights
+ */
+export function readSheet(document: SheetDocument, situation: Situation, from: WeighingUnit): ReadSheet {
+  const unreadable: FieldProblem[] = [];
+  const base = document.houseForTheRest ? houseSheet(situation) : emptySheet(situation);
+  const read = (where: 'answers' | 'secondSide') =>
+    Object.fromEntries(
+      Object.entries(document[where] ?? {}).map(([id, forms]) => [
+        id,
+        readAnswer(id, forms, `${where}.${id}`, { situation, from, unreadable }),
+      ]),
+    );
+  const sheet: Sheet = {
+    ...base,
+    answers: { ...base.answers, ...read('answers') },
+    secondSide: read('secondSide'),
+    keeps: { ...base.keeps, ...document.keeps },
+    grind: readGrind(document.grind, base.grind, situation, from),
+    wrap: document.wrap ?? base.wrap,
+    instructions: document.instructions ?? '',
+  };
+  return { sheet, problems: [...unreadable, ...sheetProblems(situation, sheet)] };
+}
+
+type Reading = { situation: Situation; from: WeighingUnit; unreadable: FieldProblem[] };
+
+function readAnswer(id: string, forms: readonly FormDocument[], field: string, reading: Reading): Answer {
+  const decision = decisionsAsked(reading.situation).find((each) => each.id === id);
+  return {
+    forms: forms.map((form, at) => {
+      const option = decision?.options.find((each) => each.id === form.option);
+      return readForm(form, option, `${field}.forms[${at}]`, reading);
+    }),
+  };
+}
+
+function readForm(form: FormDocument, option: Option | undefined, field: string, reading: Reading): Form {
+  const amount = readAmount(form.amount ?? 'rest', reading);
+  if (!option) return { option: form.option, amount, params: {} };
+  const said = Object.entries(form.params ?? {}).map(([id, value]): [string, ParamValues[string]] => {
+    const spec = option.params?.find((each) => each.id === id);
+    if (spec?.kind === 'weight' && typeof value === 'number') {
+      return [id, documentWeight(value, reading.from, reading.situation.unit)];
+    }
+    if (spec?.kind !== 'length' || typeof value !== 'string') return [id, value];
+    const parsed = parseLength(value, { ...spec, words: spec.words ?? {} });
+    if (parsed.ok) return [id, parsed.value];
+    reading.unreadable.push({ field: `${field}.params.${id}`, message: parsed.message });
+    return [id, spec.defaultIn];
+  });
+  const params = { ...defaultParams(option, reading.situation.unit), ...Object.fromEntries(said) };
+  return { option: form.option, amount, params };
+}
+
+function readAmount(amount: AmountDocument, { situation, from }: Reading): Amount {
+  if (amount === 'rest') return { kind: 'rest' };
+  if ('sharePct' in amount) return { kind: 'share', pct: amount.sharePct };
+  if ('packs' in amount) return { kind: 'packs', count: amount.packs };
+  if ('pieces' in amount) return { kind: 'pieces', count: amount.pieces };
+  if ('inches' in amount) return { kind: 'length', inches: amount.inches };
+  return { kind: 'weight', weight: documentWeight(amount.weight, from, situation.unit) };
+}
+
+function readGrind(
+  grind: SheetDocument['grind'],
+  house: GrindOrder,
+  situation: Situation,
+  from: WeighingUnit,
+): GrindOrder {
+  const inShop = (value: number) => documentWeight(value, from, situation.unit);
+  const usual = house.lines[0]!.packWeight;
+  return {
+    fatPct: grind?.fatPct ?? house.fatPct,
+    lines:
+      grind?.lines?.map((line) => ({
+        recipe: line.recipe,
+        form: line.form,
+        amount:
+          line.amount === undefined || line.amount === 'rest'
+            ? { kind: 'rest' }
+            : { kind: 'weight', weight: inShop(line.amount.weight) },
+        packWeight: line.packWeight === undefined ? usual : inShop(line.packWeight),
+      })) ?? house.lines,
+  };
+}

@@ -1,0 +1,106 @@
+import Joi from 'joi';
+import { INSPECTION_CLASSES } from '../label/label';
+import { WRAPS } from '../sheet/types';
+import { GRIND_FORMS } from '../species/types';
+import { allSpecies } from '../species/registry';
+
+/** People's names and tags are kept as they are said; only control characters are refused. */
+const words = (most: number) =>
+  Joi.string()
+    .trim()
+    .min(1)
+    .max(most)
+    .pattern(/^[^\p{Cc}]*$/u, { name: 'text without control characters' });
+
+export const personSchema = Joi.object({
+  name: words(80).required(),
+  phone: words(40),
+  email: words(120).email({ tlds: false }),
+});
+
+const positive = Joi.number().greater(0).max(2000);
+
+const formSchema = Joi.object({
+  option: words(60).required(),
+  amount: Joi.alternatives().try(
+    Joi.valid('rest'),
+    Joi.object({ sharePct: Joi.number().greater(0).max(100).required() }),
+    Joi.object({ packs: Joi.number().integer().positive().max(999).required() }),
+    Joi.object({ pieces: Joi.number().integer().positive().max(999).required() }),
+    Joi.object({ weight: positive.required() }),
+    Joi.object({ inches: Joi.number().greater(0).max(120).required() }),
+  ),
+  params: Joi.object().pattern(words(40), Joi.alternatives().try(Joi.number(), Joi.boolean(), words(40))),
+});
+
+const answersSchema = Joi.object().pattern(words(60), Joi.array().min(1).max(6).items(formSchema));
+
+const sheetDocumentSchema = Joi.object({
+  houseForTheRest: Joi.boolean(),
+  answers: answersSchema,
+  secondSide: answersSchema,
+  keeps: Joi.object().pattern(words(40), Joi.boolean()),
+  grind: Joi.object({
+    fatPct: Joi.number().min(0).max(60),
+    lines: Joi.array()
+      .min(1)
+      .max(8)
+      .items(
+        Joi.object({
+          recipe: words(40).required(),
+          form: Joi.valid(...GRIND_FORMS).required(),
+          amount: Joi.alternatives().try(Joi.valid('rest'), Joi.object({ weight: positive.required() })),
+          packWeight: positive,
+        }),
+      ),
+  }),
+  wrap: Joi.valid(...WRAPS),
+  instructions: Joi.string().allow('').max(500),
+});
+
+const shareSchema = Joi.object({
+  part: Joi.valid('left', 'right', 'whole').required(),
+  owner: personSchema.required(),
+  payer: personSchema,
+  contact: personSchema,
+  deposit: Joi.number().min(0).max(100_000).precision(2),
+  sheet: sheetDocumentSchema,
+});
+
+const sideWeights = Joi.object({ hot: positive, cold: positive });
+
+/** A whole animal is one share of both sides, or two shares of one side each. */
+function partsFitTogether(shares: readonly { part: string }[], helpers: Joi.CustomHelpers) {
+  const parts = shares.map((share) => share.part).sort();
+  const fits = ['whole', 'left', 'right', 'left,right'].includes(parts.join());
+  return fits ? shares : helpers.error('shares.parts');
+}
+
+/** The open order file, `schemas/order.schema.json` in the language of the server. */
+export const orderSchema = Joi.object({
+  $schema: Joi.string().max(200),
+  format: Joi.valid('fractum.order').required(),
+  version: Joi.valid(1).required(),
+  unit: Joi.valid('lb', 'kg').required(),
+  farm: personSchema.required(),
+  animal: Joi.object({
+    tag: words(30).required(),
+    species: Joi.valid(...allSpecies().map((species) => species.id)).required(),
+    sex: words(30),
+    killDate: Joi.string()
+      .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
+      .custom((day: string, helpers) => {
+        const date = new Date(`${day}T00:00:00Z`);
+        const real = !Number.isNaN(date.valueOf()) && date.toISOString().startsWith(day);
+        return real ? day : helpers.error('animal.date');
+      })
+      .required(),
+    inspection: Joi.valid(...INSPECTION_CLASSES).required(),
+    addOns: Joi.array().items(words(40)).unique(),
+  }).required(),
+  shares: Joi.array().min(1).max(2).items(shareSchema).custom(partsFitTogether).required(),
+  weights: Joi.object({ left: sideWeights, right: sideWeights }),
+}).messages({
+  'shares.parts': '"shares" must be one whole, or one or two different sides: left and right.',
+  'animal.date': '"animal.killDate" is not a day of the calendar.',
+});

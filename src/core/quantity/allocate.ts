@@ -1,0 +1,51 @@
+/**
+ * Splits a whole number by weights so that the parts add up to it exactly (largest remainder).
+ * A left-over unit goes to the largest fraction; of equal fractions, to the earlier part.
+ *
+ * @param total - a whole number: thousandths of the shop's unit, or cents; may be negative
+ * @param ratios - at least one, none negative, not all zero
+ * @throws RangeError when a ratio is negative or all are zero
+ * @example allocate(1001, [1, 1]) // => [501, 500]
+ * @example allocate(10001, [1, 1, 1]) // => [3334, 3334, 3333]
+ */
+export function allocate(total: number, ratios: readonly number[]): number[] {
+  const sum = ratios.reduce((a, b) => a + b, 0);
+  if (!(sum > 0) || ratios.some((r) => r < 0)) {
+    throw new RangeError(`"ratios" expected non-negative numbers, not all zero, got [${ratios.join(', ')}]`);
+  }
+  const sign = total < 0 ? -1 : 1;
+  const parts = roundToTotal(
+    ratios.map((r) => (Math.abs(total) * r) / sum),
+    Math.abs(total),
+  );
+  return sign < 0 ? parts.map((p) => (p === 0 ? 0 : -p)) : parts;
+}
+
+/**
+ * Rounds exact values to whole numbers that add up to `total` (largest remainder, ties to the earlier value).
+ * Values may be negative (brine gained in a cure); each result differs from its value by less than one unit
+ * as long as the values themselves add up to `total`.
+ *
+ * @param exact - values in the same unit as `total`
+ * @param total - the whole number that the results must add up to
+ * @throws RangeError when the exact values miss the total by more than half a unit
+ * @example roundToTotal([1.4, 2.4, 3.2], 7) // => [2, 2, 3]
+ */
+export function roundToTotal(exact: readonly number[], total: number): number[] {
+  const drift = Math.abs(exact.reduce((a, b) => a + b, 0) - total);
+  if (drift > 0.5) throw new RangeError(`"exact" values miss the total ${total} by ${drift}`);
+  const rounded = exact.map((v) => Math.floor(v));
+  let missing = total - rounded.reduce((a, b) => a + b, 0);
+  const order = exact
+    .map((value, index) => ({ index, rest: value - Math.floor(value) }))
+    .sort((a, b) => b.rest - a.rest || a.index - b.index);
+  for (let i = 0; missing > 0; i = (i + 1) % order.length, missing -= 1) {
+    const at = order[i]!.index;
+    rounded[at] = rounded[at]! + 1;
+  }
+  for (let i = order.length - 1; missing < 0; i -= 1, missing += 1) {
+    const at = order[i]!.index;
+    rounded[at] = rounded[at]! - 1;
+  }
+  return rounded;
+}

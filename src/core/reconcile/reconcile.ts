@@ -1,0 +1,211 @@
+import type { Forecast } from '../forecast/types';
+import { balanceOfKind, type Posting } from '../ledger/ledger';
+import {
+  formatWeight,
+  inUnits,
+  sumWeights,
+  ZERO_WEIGHT,
+  type Weight,
+  type WeighingUnit,
+} from '../quantity/weight';
+import type { Destination } from '../species/types';
+import type { Working } from '../working/working';
+
+/** A package or a green weighing as reconciliation sees it; voided ones are left out before. */
+export type Weighed = {
+  readonly kind: 'package' | 'green';
+  readonly lineKey: string;
+  readonly cut: string;
+  readonly destination: Destination;
+  readonly net: Weight;
+  readonly pieces: number | null;
+  readonly from: 'share' | 'tub' | 'cure';
+};
+
+/** Forecast beside actual, for one line of the sheet. */
+export type LineComparison = {
+  readonly lineKey: string;
+  readonly cut: string;
+  readonly destination: Destination;
+  readonly cured: boolean;
+  readonly expected: Weight;
+  readonly actual: Weight;
+  /** Green weight that went into the cure; zero for fresh. */
+  readonly green: Weight;
+  readonly packsAsked: number;
+  readonly packsMade: number;
+  /** Actual against expected, hundredths of a percent; null while nothing is packed. */
+  readonly offBp: number | null;
+  readonly state: 'to come' | 'short' | 'in cure' | 'packed' | 'over' | 'not asked';
+  /** Outside what is usual for a line: someone should say why. */
+  readonly unusual: boolean;
+};
+
+/** One step of the bridge from the cold weight to the boxes. Losses are positive. */
+export type BridgeStep = { readonly label: string; readonly weight: Weight; readonly lost: boolean };
+
+export type Verdict = 'open' | 'usual' | 'ask' | 'investigate';
+
+export type Reconciliation = {
+  readonly cold: Weight;
+  readonly lines: readonly LineComparison[];
+  readonly bridge: readonly BridgeStep[];
+  /** What is on the rail's side of the ledger and has reached no account that explains it. */
+  readonly unaccounted: Weight;
+  /** Of the cold weight, hundredths of a percent. */
+  readonly unaccountedBp: number;
+  readonly verdict: Verdict;
+  readonly boxes: Weight;
+  readonly yieldBp: number;
+  readonly inTub: Weight;
+  readonly inCure: Weight;
+  readonly working: Working;
+};
+
+/** Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero (processing figures, yield). */
+export const UNACCOUNTED_USUAL_BP = 300;
+export const UNACCOUNTED_INVESTIGATE_BP = 500;
+
+/**
+ * Where the cold weight of a share went, from its postings, and how the packs compare with the sheet.
+ * Cured goods count green in the balance and finished in the boxes; what cure and smoke took is its own step.
+ *
+ * @param postings - every posting of the share's accounts and of its packages
+ */
+export function reconcile(input: {
+  readonly cold: Weight;
+  readonly expected: Forecast;
+  readonly postings: readonly Posting[];
+  readonly weighed: readonly Weighed[];
+  readonly lineTolerance: number;
+  readonly unit: WeighingUnit;
+}): Reconciliation {
+  const { cold, postings } = input;
+  const held = (kind: Posting['kind']) => balanceOfKind(postings, kind);
+  const unaccounted = sumWeights([held('share'), held('unaccounted')]);
+  const boxes = held('package');
+  const lost: [string, Weight][] = [
+    ['bone', held('bone')],
+    ['fat', held('fat')],
+    ['skin', held('skin')],
+    ['glands, condemned', held('inedible')],
+    ['left in the grinder', held('grinder')],
+    ['cure and smoke', held('cure-change')],
+    ['unaccounted', unaccounted],
+  ];
+  const unaccountedBp = cold > 0 ? Math.round((10_000 * unaccounted) / cold) : 0;
+  const [inTub, inCure] = [held('tub'), held('cure')];
+  const bridge: BridgeStep[] = [
+    { label: 'cold weight', weight: cold, lost: false },
+    ...lost.filter(([, w]) => w !== 0).map(([label, w]) => ({ label, weight: w, lost: true })),
+    ...(inTub === 0 ? [] : [{ label: 'still in the tub', weight: inTub, lost: true }]),
+    ...(inCure === 0 ? [] : [{ label: 'still in cure', weight: inCure, lost: true }]),
+    { label: 'in the boxes', weight: boxes, lost: false },
+  ];
+  return {
+    cold,
+    lines: compareLines(input),
+    bridge,
+    unaccounted,
+    unaccountedBp,
+    verdict: verdictOn(unaccountedBp),
+    boxes,
+    yieldBp: cold > 0 ? Math.round((10_000 * boxes) / cold) : 0,
+    inTub,
+    inCure,
+    working: unaccountedWorking(input, unaccounted, held),
+  };
+}
+
+/** What a share of unaccounted weight asks of the shop; hundredths of a percent of the cold weight. */
+export function verdictOn(unaccountedBp: number): Verdict {
+  if (unaccountedBp < 0 || unaccountedBp > UNACCOUNTED_INVESTIGATE_BP) return 'investigate';
+  return unaccountedBp > UNACCOUNTED_USUAL_BP ? 'ask' : 'usual';
+}
+
+function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] {
+  const asked = input.expected.lines.map((line) => {
+    const mine = input.weighed.filter((each) => each.lineKey === line.key);
+    const packs = mine.filter((each) => each.kind === 'package');
+    const actual = sumWeights(packs.map((each) => each.net));
+    const green = sumWeights(mine.filter((each) => each.kind === 'green').map((each) => each.net));
+    const off = packs.length > 0 && line.packaged > 0 ? (actual - line.packaged) / line.packaged : null;
+    return {
+      lineKey: line.key,
+      cut: line.cut,
+      destination: line.destination,
+      cured: line.cure !== null,
+      expected: line.packaged,
+      actual,
+      green,
+      packsAsked: line.packs,
+      packsMade: packs.length,
+      offBp: off === null ? null : Math.round(off * 10_000),
+      state: stateOf(packs.length, line.packs, green),
+      unusual: off !== null && packs.length >= line.packs && Math.abs(off) > input.lineTolerance,
+    };
+  });
+  return [...asked, ...notAsked(input)];
+}
+
+function stateOf(made: number, wanted: number, green: Weight): LineComparison['state'] {
+  if (made === 0) return green > 0 ? 'in cure' : 'to come';
+  if (made < wanted) return 'short';
+  return made > wanted ? 'over' : 'packed';
+}
+
+function notAsked({ expected, weighed }: Parameters<typeof reconcile>[0]): LineComparison[] {
+  const known = new Set(expected.lines.map((line) => line.key));
+  const extra = weighed.filter((each) => !known.has(each.lineKey) && each.kind === 'package');
+  return [...new Set(extra.map((each) => each.lineKey))].map((lineKey) => {
+    const mine = extra.filter((each) => each.lineKey === lineKey);
+    return {
+      lineKey,
+      cut: mine[0]!.cut,
+      destination: mine[0]!.destination,
+      cured: false,
+      expected: ZERO_WEIGHT,
+      actual: sumWeights(mine.map((each) => each.net)),
+      green: ZERO_WEIGHT,
+      packsAsked: 0,
+      packsMade: mine.length,
+      offBp: null,
+      state: 'not asked' as const,
+      unusual: true,
+    };
+  });
+}
+
+function unaccountedWorking(
+  { cold, unit }: Parameters<typeof reconcile>[0],
+  unaccounted: Weight,
+  held: (kind: Posting['kind']) => Weight,
+): Working {
+  const show = (w: Weight) => `${formatWeight(w, 3)} ${unit}`;
+  const accounted: [string, Weight][] = [
+    ['packages, fresh and ground and finished', held('package')],
+    ['still in the tub', held('tub')],
+    ['still in cure, green', held('cure')],
+    ['changed by cure and smoke', held('cure-change')],
+    ['left in the grinder', held('grinder')],
+    ['bone', held('bone')],
+    ['fat', held('fat')],
+    ['skin', held('skin')],
+    ['glands, condemned', held('inedible')],
+  ];
+  return {
+    title: 'Unaccounted',
+    formula:
+      'Cold weight less everything that was weighed into an account. It holds drip, saw dust, evaporation while cutting and scale error.',
+    inputs: [
+      { label: 'cold weight', value: show(cold) },
+      ...accounted.filter(([, w]) => w !== 0).map(([label, w]) => ({ label, value: `− ${show(w)}` })),
+      { label: 'unaccounted', value: show(unaccounted) },
+      {
+        label: 'of the cold weight',
+        value: `${cold > 0 ? ((100 * inUnits(unaccounted)) / inUnits(cold)).toFixed(2) : '0'} %`,
+      },
+    ],
+    source: 'Usual 1 to 3 %; ask above 3 %; investigate above 5 % or below zero. docs/figures.md.',
+  };
+}

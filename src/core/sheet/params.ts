@@ -1,0 +1,73 @@
+import { convertUnits, weight, type WeighingUnit, type Weight } from '../quantity/weight';
+import type { Option, ParamSpec, Product } from '../species/types';
+import type { ParamValues } from './types';
+
+/** The value a parameter has when nobody says otherwise, in the shop's unit. */
+export function defaultOf(spec: ParamSpec, unit: WeighingUnit): number | boolean | string {
+  switch (spec.kind) {
+    case 'length':
+      return spec.defaultIn;
+    case 'weight':
+      return weight(convertUnits(spec.defaultLb, 'lb', unit));
+    case 'count':
+    case 'yesNo':
+    case 'choice':
+      return spec.default;
+  }
+}
+
+/** All parameters of an option at their defaults. */
+export function defaultParams(option: Option, unit: WeighingUnit): ParamValues {
+  return Object.fromEntries((option.params ?? []).map((spec) => [spec.id, defaultOf(spec, unit)]));
+}
+
+/** Why a value cannot stand for a parameter; undefined when it can. Lengths in inches, weights in thousandths. */
+export function paramProblem(spec: ParamSpec, value: unknown, unit: WeighingUnit): string | undefined {
+  switch (spec.kind) {
+    case 'yesNo':
+      return typeof value === 'boolean' ? undefined : `${spec.label}: yes or no.`;
+    case 'choice':
+      return typeof value === 'string' && value in spec.options
+        ? undefined
+        : `${spec.label}: one of ${Object.values(spec.options).join(', ')}.`;
+    case 'count':
+      return rangeProblem(spec.label, value, spec.min, spec.max, Number.isInteger(value));
+    case 'length':
+      return rangeProblem(`${spec.label} in inches`, value, spec.minIn, spec.maxIn, true);
+    case 'weight': {
+      const [least, most] = [spec.minLb, spec.maxLb].map((lb) => weight(convertUnits(lb, 'lb', unit)));
+      return rangeProblem(
+        `${spec.label} in thousandths of a ${unit}`,
+        value,
+        least!,
+        most!,
+        Number.isInteger(value),
+      );
+    }
+  }
+}
+
+function rangeProblem(label: string, value: unknown, least: number, most: number, whole: boolean) {
+  const fits = typeof value === 'number' && whole && value >= least && value <= most;
+  return fits ? undefined : `${label}: ${least} to ${most}, not ${String(value)}.`;
+}
+
+/** Reads a number parameter, or what stands for it when the option has none. */
+export function numberParam(values: ParamValues, id: string, otherwise: number): number {
+  const value = values[id];
+  return typeof value === 'number' ? value : otherwise;
+}
+
+export function weightParam(values: ParamValues, id: string): Weight {
+  const value = values[id];
+  if (typeof value !== 'number') throw new RangeError(`"${id}" expected a weight, got ${String(value)}`);
+  return value as Weight;
+}
+
+/** The cure a product gets under these answers; undefined when it stays fresh. */
+export function cureChosen(product: Product, values: ParamValues): string | undefined {
+  if (!product.cure) return undefined;
+  if (product.cure.param === undefined) return product.cure.method ?? 'cured';
+  const said = values[product.cure.param];
+  return typeof said === 'string' && said !== 'fresh' ? said : undefined;
+}

@@ -1,0 +1,103 @@
+import { convertUnits, formatWeight, weight } from '../quantity/weight';
+import { GRIND_FORMS } from '../species/types';
+import { paramProblem } from './params';
+import { decisionsAsked, type Situation } from './situation';
+import type { Amount, Form, Sheet } from './types';
+
+/** What is wrong with a field, in words; the field is a path such as `answers.butt.forms[0].params.thickness`. */
+export type FieldProblem = { readonly field: string; readonly message: string };
+
+/** Everything on a sheet that its species does not know or allow. A sheet with problems is not saved. */
+export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[] {
+  const known = new Map(decisionsAsked(situation).map((decision) => [decision.id, decision]));
+  const answerProblems = (['answers', 'secondSide'] as const).flatMap((where) =>
+    Object.entries(sheet[where]).flatMap(([id, answer]) => {
+      const decision = known.get(id);
+      const field = `${where}.${id}`;
+      if (!decision) return [{ field, message: `"${id}" is not asked of this ${situation.species.name}.` }];
+      if (answer.forms.length === 0) return [{ field, message: `${decision.title}: no form is given.` }];
+      if (answer.forms.length > 1 && !decision.divisible) {
+        return [{ field, message: `${decision.title} has one form only.` }];
+      }
+      return answer.forms.flatMap((form, at) =>
+        formProblems(situation, decision, form, `${field}.forms[${at}]`, answer.forms.length),
+      );
+    }),
+  );
+  return [...answerProblems, ...grindProblems(situation, sheet)];
+}
+
+function formProblems(
+  situation: Situation,
+  decision: Situation['species']['decisions'][number],
+  form: Form,
+  field: string,
+  forms: number,
+): FieldProblem[] {
+  const option = decision.options.find((each) => each.id === form.option);
+  if (!option) {
+    const offered = decision.options.map((each) => each.id).join(', ');
+    const message = `"${form.option}" is not offered for ${decision.title}. Offered: ${offered}.`;
+    return [{ field: `${field}.option`, message }];
+  }
+  const problems: FieldProblem[] = [];
+  if (option.aloneOnly && forms > 1) {
+    problems.push({ field, message: `${option.label} takes all of it and stands alone.` });
+  }
+  for (const spec of option.params ?? []) {
+    const message = paramProblem(spec, form.params[spec.id], situation.unit);
+    if (message) problems.push({ field: `${field}.params.${spec.id}`, message });
+  }
+  const specs = new Set((option.params ?? []).map((spec) => spec.id));
+  for (const id of Object.keys(form.params).filter((each) => !specs.has(each))) {
+    problems.push({ field: `${field}.params.${id}`, message: `${option.label} has no "${id}".` });
+  }
+  const amount = amountProblem(form.amount);
+  if (amount) problems.push({ field: `${field}.amount`, message: amount });
+  return problems;
+}
+
+function amountProblem(amount: Amount): string | undefined {
+  switch (amount.kind) {
+    case 'rest':
+      return undefined;
+    case 'share':
+      return amount.pct > 0 && amount.pct <= 100 ? undefined : 'A share is above 0 and up to 100 %.';
+    case 'packs':
+    case 'pieces':
+      return amount.count > 0 && Number.isInteger(amount.count) ? undefined : 'A whole number above 0.';
+    case 'weight':
+      return amount.weight > 0 ? undefined : 'A weight above 0.';
+    case 'length':
+      return amount.inches > 0 ? undefined : 'A length above 0.';
+  }
+}
+
+function grindProblems({ species, unit }: Situation, { grind }: Sheet): FieldProblem[] {
+  const { grind: rules, recipes } = species;
+  const problems: FieldProblem[] = [];
+  if (!(grind.fatPct >= rules.fatPct.min && grind.fatPct <= rules.fatPct.max)) {
+    const message = `Fat in the grind: ${rules.fatPct.min} to ${rules.fatPct.max} %, not ${grind.fatPct}.`;
+    problems.push({ field: 'grind.fatPct', message });
+  }
+  if (grind.lines.length === 0) problems.push({ field: 'grind.lines', message: 'The grind needs one line.' });
+  if (grind.lines.length > 0 && grind.lines.filter((line) => line.amount.kind === 'rest').length !== 1) {
+    problems.push({ field: 'grind.lines', message: 'One line of the grind takes the rest.' });
+  }
+  const [least, most] = [rules.packLb.min, rules.packLb.max].map((lb) =>
+    weight(convertUnits(lb, 'lb', unit)),
+  );
+  grind.lines.forEach((line, at) => {
+    const recipe = recipes.find((each) => each.id === line.recipe);
+    const field = `grind.lines[${at}]`;
+    if (!recipe) problems.push({ field: `${field}.recipe`, message: `"${line.recipe}" is not made here.` });
+    else if (!recipe.forms.includes(line.form) || !GRIND_FORMS.includes(line.form)) {
+      problems.push({ field: `${field}.form`, message: `${recipe.name} is not made as ${line.form}.` });
+    }
+    if (line.packWeight < least! || line.packWeight > most!) {
+      const message = `A pack of grind: ${formatWeight(least!)} to ${formatWeight(most!)} ${unit}.`;
+      problems.push({ field: `${field}.packWeight`, message });
+    }
+  });
+  return problems;
+}

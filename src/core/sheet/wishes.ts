@@ -1,0 +1,94 @@
+import { indexOfVertebra, type Cells } from '../atlas/cells';
+import type { Claim, Decision, Option, Product } from '../species/types';
+import { numberParam } from './params';
+import { decisionsAsked, optionById, type Situation } from './situation';
+import type { Answer, Form, ParamValues, Sheet } from './types';
+
+/** What a product would take of a cell if its form took the whole zone. */
+export type CellWish = {
+  readonly cell: number;
+  readonly share: number;
+  /** The most that all forms of the zone together may take: less than 1 where part is cut off. */
+  readonly limit: number;
+  readonly yields: boolean;
+};
+
+export type ProductWish = { readonly product: Product; readonly index: number; readonly cells: CellWish[] };
+
+export type FormWish = {
+  readonly form: Form;
+  readonly index: number;
+  readonly option: Option;
+  readonly products: readonly ProductWish[];
+};
+
+export type DecisionWish = { readonly decision: Decision; readonly forms: readonly FormWish[] };
+
+/** The answer that holds on a side: the second side's own where it differs. */
+export function answerOn(sheet: Sheet, decisionId: string, side: 1 | 2): Answer | undefined {
+  return (side === 2 ? sheet.secondSide[decisionId] : undefined) ?? sheet.answers[decisionId];
+}
+
+/** Everything a sheet wishes for on one side, decision by decision in the cutter's order. */
+export function wishesOf(situation: Situation, sheet: Sheet, cells: Cells, side: 1 | 2): DecisionWish[] {
+  return decisionsAsked(situation).map((decision) => ({
+    decision,
+    forms: (answerOn(sheet, decision.id, side)?.forms ?? []).map((form, index) =>
+      formWish(decision, form, index, cells),
+    ),
+  }));
+}
+
+function formWish(decision: Decision, form: Form, index: number, cells: Cells): FormWish {
+  const option = optionById(decision, form.option);
+  const products = option.products.map((product, at) => ({
+    product,
+    index: at,
+    cells: product.claims.flatMap((claim) => cellWishes(claim, product, decision, form.params, cells)),
+  }));
+  return { form, index, option, products };
+}
+
+function cellWishes(
+  claim: Claim,
+  product: Product,
+  decision: Decision,
+  params: ParamValues,
+  cells: Cells,
+): CellWish[] {
+  if (claim.onlyIf !== undefined && params[claim.onlyIf] !== true) return [];
+  const share = wishedShare(claim, params);
+  if (share <= 0) return [];
+  const span = product.lastRibs ? lastRibs(product.lastRibs, params, cells) : spanOf(claim, decision, cells);
+  const first = cells.firstCell.get(claim.atom);
+  if (first === undefined) return [];
+  const wishes: CellWish[] = [];
+  for (let cell = first; cell < first + cells.cellCount.get(claim.atom)!; cell += 1) {
+    const vertebra = cells.vertebraOf[cell]!;
+    if (span && vertebra >= 0 && (vertebra < span[0] || vertebra > span[1])) continue;
+    wishes.push({ cell, share, limit: claim.lessPer ? share : 1, yields: claim.yields === true });
+  }
+  return wishes;
+}
+
+function wishedShare(claim: Claim, params: ParamValues): number {
+  if (claim.sharePctParam !== undefined) return numberParam(params, claim.sharePctParam, 0) / 100;
+  const whole = claim.share ?? 1;
+  if (!claim.lessPer) return whole;
+  return Math.max(0, whole - claim.lessPer.share * numberParam(params, claim.lessPer.param, 0));
+}
+
+type IndexSpan = readonly [first: number, last: number];
+
+function spanOf(claim: Claim, decision: Decision, cells: Cells): IndexSpan | undefined {
+  const span = claim.span ?? decision.span;
+  return (
+    span && [indexOfVertebra(cells.vertebraIndex, span[0]), indexOfVertebra(cells.vertebraIndex, span[1])]
+  );
+}
+
+function lastRibs(rule: NonNullable<Product['lastRibs']>, params: ParamValues, cells: Cells): IndexSpan {
+  const last = indexOfVertebra(cells.vertebraIndex, rule.of[1]);
+  const first = indexOfVertebra(cells.vertebraIndex, rule.of[0]);
+  return [Math.max(first, last - numberParam(params, rule.param, 0) + 1), last];
+}

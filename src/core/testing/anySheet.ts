@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import { weight, type Weight } from '../quantity/weight';
+import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
+import type { Amount, Form, GrindLine, Sheet } from '../sheet/types';
+import { allSpecies } from '../species/registry';
+import type { Decision, Option, ParamSpec, Recipe } from '../species/types';
+
+/** Random but lawful sheets of every species: what a counter could really enter, clashes and holes included. */
+export const anySituation: fc.Arbitrary<Situation> = fc
+  .record({
+    species: fc.constantFrom(...allSpecies()),
+    unit: fc.constantFrom('lb' as const, 'kg' as const),
+    sides: fc.constantFrom(1 as const, 2 as const),
+    saw: fc.boolean(),
+  })
+  .chain(({ species, unit, sides, saw }) =>
+    fc
+      .subarray(species.atlas.addOns.map((addOn) => addOn.atom.id))
+      .map((addOns) => ({ species, unit, sides, addOns, tools: saw ? ['band-saw'] : [] })),
+  );
+
+function anyParam(spec: ParamSpec, unit: Situation['unit']): fc.Arbitrary<number | boolean | string> {
+  switch (spec.kind) {
+    case 'length':
+      return fc.double({ min: spec.minIn, max: spec.maxIn, noNaN: true });
+    case 'weight': {
+      const perUnit = unit === 'lb' ? 1000 : 453;
+      return fc.integer({ min: Math.ceil(spec.minLb * perUnit) + 1, max: Math.floor(spec.maxLb * perUnit) });
+    }
+    case 'count':
+      return fc.integer({ min: spec.min, max: spec.max });
+    case 'yesNo':
+      return fc.boolean();
+    case 'choice':
+      return fc.constantFrom(...Object.keys(spec.options));
+  }
+}
+
+const anyAmount: fc.Arbitrary<Amount> = fc.oneof(
+  fc.constant<Amount>({ kind: 'rest' }),
+  fc.integer({ min: 1, max: 100 }).map((pct): Amount => ({ kind: 'share', pct })),
+  fc.integer({ min: 1, max: 12 }).map((count): Amount => ({ kind: 'packs', count })),
+  fc.integer({ min: 1, max: 12 }).map((count): Amount => ({ kind: 'pieces', count })),
+  fc.integer({ min: 100, max: 9000 }).map((w): Amount => ({ kind: 'weight', weight: w as Weight })),
+  fc.double({ min: 0.5, max: 8, noNaN: true }).map((inches): Amount => ({ kind: 'length', inches })),
+);
+
+function anyForm(option: Option, situation: Situation): fc.Arbitrary<Form> {
+  const params = Object.fromEntries(
+    (option.params ?? []).map((spec) => [spec.id, anyParam(spec, situation.unit)]),
+  );
+  return fc.record({
+    option: fc.constant(option.id),
+    amount: anyAmount,
+    params: fc.record(params),
+  });
+}
+
+function anyAnswer(decision: Decision, situation: Situation) {
+  const offered = decision.options.filter((option) => !whyNotOffered(option, situation));
+  const one = fc.constantFrom(...offered).chain((option) => anyForm(option, situation));
+  const forms = decision.divisible
+    ? fc.array(one, { minLength: 1, maxLength: 3 })
+    : one.map((form) => [form]);
+  return fc.option(
+    forms.map((list) => ({ forms: list })),
+    { nil: undefined, freq: 8 },
+  );
+}
+
+function anyGrindLine(recipes: readonly Recipe[], unit: Situation['unit']): fc.Arbitrary<GrindLine> {
+  return fc.constantFrom(...recipes).chain((recipe) =>
+    fc.record({
+      recipe: fc.constant(recipe.id),
+      form: fc.constantFrom(...recipe.forms),
+      amount: fc.oneof(
+        fc.constant<GrindLine['amount']>({ kind: 'rest' }),
+        fc
+          .integer({ min: 500, max: 20_000 })
+          .map((w): GrindLine['amount'] => ({ kind: 'weight', weight: w as Weight })),
+      ),
+      packWeight: fc.constant(weight(unit === 'lb' ? 1 : 0.5)),
+    }),
+  );
+}
+
+function defined<T>(record: Record<string, T | undefined>): Record<string, T> {
+  return Object.fromEntries(
+    Object.entries(record).filter((entry): entry is [string, T] => entry[1] !== undefined),
+  );
+}
+
+export function anySheet(situation: Situation): fc.Arbitrary<Sheet> {
+  const { species } = situation;
+  const answers = Object.fromEntries(
+    decisionsAsked(situation).map((decision) => [decision.id, anyAnswer(decision, situation)]),
+  );
+  return fc.record({
+    species: fc.constant(species.id),
+    answers: fc.record(answers).map(defined),
+    secondSide: situation.sides === 2 ? fc.record(answers).map(defined) : fc.constant({}),
+    keeps: fc.record(Object.fromEntries(species.poolKeeps.map((keep) => [keep.id, fc.boolean()]))),
+    grind: fc.record({
+      fatPct: fc.integer({ min: species.grind.fatPct.min, max: species.grind.fatPct.max }),
+      lines: fc.array(anyGrindLine(species.recipes, situation.unit), { minLength: 1, maxLength: 4 }),
+    }),
+    wrap: fc.constantFrom('vacuum' as const, 'paper' as const),
+    instructions: fc.constant(''),
+  });
+}
+
+/** A situation, a sheet for it and the cold weight of each side, thousandths. */
+export const anyOrder = anySituation.chain((situation) =>
+  fc.record({
+    situation: fc.constant(situation),
+    sheet: anySheet(situation),
+    coldSides: fc.array(
+      fc.integer({ min: 30_000, max: 220_000 }).map((w) => w as Weight),
+      {
+        minLength: situation.sides,
+        maxLength: situation.sides,
+      },
+    ),
+  }),
+);
