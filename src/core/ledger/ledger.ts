@@ -136,16 +136,31 @@ export function postWeighing(
   }
 }
 
-/** A side comes in at its hot weight. */
-export function postHotWeight(sideId: string, hot: Weight): readonly Posting[] {
-  return move({ kind: 'intake', owner: sideId }, { kind: 'side', owner: sideId }, hot);
+/** How the accounts of a side stand after its tickets: what came in, what the air took, what hangs. */
+export function sideStanding(sideId: string, hot: Weight, cold: Weight | undefined): readonly Posting[] {
+  const hangs = cold ?? hot;
+  const accounts: Posting[] = [
+    { kind: 'intake', owner: sideId, weight: -hot as Weight },
+    { kind: 'side', owner: sideId, weight: hangs },
+    { kind: 'shrink', owner: sideId, weight: (hot - hangs) as Weight },
+  ];
+  return accounts.filter((posting) => posting.weight !== 0);
 }
 
-/** The cold weight books what the air took; a side that gained is booked the same way with the sign turned. */
-export function postColdWeight(sideId: string, hot: Weight, cold: Weight): readonly Posting[] {
-  const shrink = (hot - cold) as Weight;
-  if (shrink === 0) return [];
-  return move({ kind: 'side', owner: sideId }, { kind: 'shrink', owner: sideId }, shrink);
+/**
+ * The postings that bring accounts from how they stand to how they should: the first ticket as well as any
+ * correction. Empty when nothing changes.
+ */
+export function adjustment(current: readonly Posting[], wanted: readonly Posting[]): readonly Posting[] {
+  const accounts = new Map<string, Posting>();
+  for (const posting of [...current, ...wanted]) {
+    accounts.set(`${posting.kind} ${posting.owner}`, posting);
+  }
+  const changes = [...accounts.values()].flatMap((account) => {
+    const change = (balanceOf(wanted, account) - balanceOf(current, account)) as Weight;
+    return change === 0 ? [] : [{ kind: account.kind, owner: account.owner, weight: change }];
+  });
+  return changes.length === 0 ? [] : balanced(changes);
 }
 
 /** A side goes to the block: from here on it is its share's meat. */

@@ -4,6 +4,8 @@ export type Failure<Reason extends string = string> = {
   readonly reason: Reason;
   readonly message: string;
   readonly field?: string;
+  /** Everything that is wrong, when there is more than one thing. */
+  readonly problems?: readonly { readonly field: string; readonly message: string }[];
 };
 
 export type Success<T> = { readonly ok: true; readonly value: T };

@@ -1,0 +1,12 @@
+import type { NextConfig } from 'next';
+
+const config: NextConfig = {
+  serverExternalPackages: ['knex', 'better-sqlite3', 'pino', 'bwip-js'],
+  poweredByHeader: false,
+  reactStrictMode: true,
+  typescript: { ignoreBuildErrors: false },
+  outputFileTracingRoot: process.cwd(),
+  turbopack: { root: process.cwd() },
+};
+
+export default config;

@@ -1,0 +1,32 @@
+import Joi from 'joi';
+import { BASES, type PriceList } from './priceList';
+
+const centsField = Joi.number().integer().min(0).max(10_000_000);
+
+/** The open price list file: dated rules, each with its basis. */
+export const priceListSchema = Joi.object<PriceList>({
+  id: Joi.string().max(60).required(),
+  name: Joi.string().max(80).required(),
+  effectiveFrom: Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
+    .required(),
+  unit: Joi.valid('lb', 'kg').required(),
+  currency: Joi.string().length(3).uppercase().required(),
+  sign: Joi.string().max(4).required(),
+  minimumCents: centsField.required(),
+  taxBp: Joi.number().integer().min(0).max(10_000).required(),
+  rules: Joi.array()
+    .min(1)
+    .unique('id')
+    .items(
+      Joi.object({
+        id: Joi.string().max(60).required(),
+        label: Joi.string().max(80).required(),
+        basis: Joi.valid(...BASES).required(),
+        rateCents: centsField.required(),
+        key: Joi.string().max(60),
+        taxable: Joi.boolean(),
+      }),
+    )
+    .required(),
+});

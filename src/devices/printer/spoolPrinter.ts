@@ -1,0 +1,65 @@
+import bwipjs from 'bwip-js/node';
+import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Label } from '@/core/label/label';
+import type { LabelPrinter } from './labelPrinter';
+
+/** A label is 4 x 3 inches; the drawing uses hundredths of an inch. */
+const [WIDTH, HEIGHT] = [400, 300];
+
+/** Letters of a small line that fit beside the margins. */
+const LETTERS_PER_LINE = 62;
+
+/** The simulated label printer: each label becomes a drawing in the spool folder that anyone can open. */
+export function spoolPrinter(folder: string): LabelPrinter {
+  return {
+    async print(label, name) {
+      await mkdir(folder, { recursive: true });
+      const file = `${name}.svg`;
+      const unfinished = join(folder, `.${file}.part`);
+      await writeFile(unfinished, drawLabel(label));
+      await rename(unfinished, join(folder, file));
+      return file;
+    },
+  };
+}
+
+function escaped(text: string): string {
+  return text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!);
+}
+
+function folded(text: string): string[] {
+  const lines: string[] = [];
+  let line = '';
+  for (const word of text.split(' ')) {
+    if (line !== '' && line.length + word.length >= LETTERS_PER_LINE) {
+      lines.push(line);
+      line = '';
+    }
+    line = line === '' ? word : `${line} ${word}`;
+  }
+  return [...lines, line];
+}
+
+/** The label as a drawing, bars included. */
+export function drawLabel(label: Label): string {
+  const bars = bwipjs.toSVG({ bcid: 'gs1-128', text: label.barcode, includetext: false, height: 11, scale: 2 });
+  const small = label.lines.flatMap(folded);
+  const text = (x: number, y: number, size: number, words: string, extra = '') =>
+    `<text x="${x}" y="${y}" font-size="${size}" ${extra}>${escaped(words)}</text>`;
+  const place = (svg: string) =>
+    svg.replace('<svg ', `<svg x="14" y="${HEIGHT - 72}" width="${WIDTH - 28}" height="46" preserveAspectRatio="xMidYMid" `);
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" width="800" height="600" font-family="Archivo, Helvetica, Arial, sans-serif">`,
+    `<rect width="${WIDTH}" height="${HEIGHT}" fill="#fff"/>`,
+    text(14, 24, 11, label.shop),
+    text(WIDTH - 14, 24, 13, label.statusWords, 'font-weight="700" text-anchor="end"'),
+    text(14, 52, 20, label.cut, `font-weight="700"${label.cut.length > 26 ? ` textLength="${WIDTH - 28}" lengthAdjust="spacingAndGlyphs"` : ''}`),
+    text(14, 70, 11, label.detail),
+    text(14, 112, 38, label.weight, 'font-weight="700"'),
+    ...small.slice(0, 10).map((line, i) => text(14, 130 + i * 10.5, 8.5, line)),
+    place(bars),
+    text(WIDTH / 2, HEIGHT - 12, 9, label.barcode, 'text-anchor="middle"'),
+    '</svg>',
+  ].join('\n');
+}

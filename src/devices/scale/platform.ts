@@ -1,0 +1,80 @@
+import type { WeighingUnit } from '@/core/quantity/weight';
+import type { ScaleReading } from './reading';
+
+/** The simulated bench scale: 30 lb or 15 kg capacity, divisions of 0.01 lb or 0.005 kg. */
+const CAPACITY = { lb: 30_000, kg: 15_000 } as const;
+const DIVISION = { lb: 10, kg: 5 } as const;
+
+/** Readings until a load has settled: about half a second at the rate the simulation sends. */
+const READINGS_TO_SETTLE = 4;
+
+/** What lies on the simulated platform and how it has been handled. */
+export type Platform = {
+  readonly scaleId: string;
+  readonly unit: WeighingUnit;
+  readonly load: number;
+  readonly loadCount: number;
+  readonly tare: number;
+  readonly shaking: boolean;
+  /** Readings sent since the load last changed. */
+  readonly settled: number;
+};
+
+export function emptyPlatform(scaleId: string, unit: WeighingUnit): Platform {
+  return { scaleId, unit, load: 0, loadCount: 0, tare: 0, shaking: false, settled: READINGS_TO_SETTLE };
+}
+
+/**
+ * Puts a weight on the platform in place of what lies there.
+ *
+ * @param load - thousandths, 0 clears the platform
+ */
+export function placeLoad(platform: Platform, load: number): Platform {
+  const isNew = load > 0 && load !== platform.load;
+  return { ...platform, load, loadCount: platform.loadCount + (isNew ? 1 : 0), settled: 0 };
+}
+
+/** Lifts what lies there and puts the same weight back: another piece that happens to weigh the same. */
+export function placeAgain(platform: Platform, load: number): Platform {
+  return placeLoad({ ...platform, load: 0 }, load);
+}
+
+export function shake(platform: Platform, shaking: boolean): Platform {
+  return { ...platform, shaking, settled: 0 };
+}
+
+/** Takes the load as tare, when it lies still; an empty platform clears the tare. */
+export function takeTare(platform: Platform): Platform | 'not-steady' {
+  if (stateOf(platform) === 'moving' || stateOf(platform) === 'overload') return 'not-steady';
+  return { ...platform, tare: rounded(platform, platform.load) };
+}
+
+/** The next reading; `wobble` from -1 to 1 says how far a moving load is off. */
+export function nextReading(platform: Platform, wobble: number): { platform: Platform; reading: ScaleReading } {
+  const state = stateOf(platform);
+  const swing = state === 'moving' ? wobble * Math.max(60, platform.load * 0.04) : 0;
+  const gross = Math.max(0, rounded(platform, platform.load + swing));
+  return {
+    platform: { ...platform, settled: platform.settled + 1 },
+    reading: {
+      scaleId: platform.scaleId,
+      loadId: String(platform.loadCount),
+      gross,
+      tare: platform.tare,
+      net: gross - platform.tare,
+      unit: platform.unit,
+      state,
+    },
+  };
+}
+
+function stateOf(platform: Platform): ScaleReading['state'] {
+  if (platform.load > CAPACITY[platform.unit]) return 'overload';
+  if (platform.shaking || platform.settled < READINGS_TO_SETTLE) return 'moving';
+  return platform.load === 0 ? 'empty' : 'steady';
+}
+
+function rounded(platform: Platform, load: number): number {
+  const division = DIVISION[platform.unit];
+  return Math.round(load / division) * division;
+}

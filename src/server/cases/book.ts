@@ -1,0 +1,169 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import { listInForce } from '@/core/charges/priceList';
+import { documentWeight, readSheet, type OrderDocument, type PersonDocument } from '@/core/order/document';
+import { orderSchema } from '@/core/order/orderSchema';
+import { cents } from '@/core/quantity/money';
+import { failure, success, type Result } from '@/core/quantity/result';
+import type { Situation } from '@/core/sheet/situation';
+import type { FieldProblem } from '@/core/sheet/sheetProblems';
+import { speciesById } from '@/core/species/registry';
+import {
+  animalByTag,
+  animalIdByClientId,
+  writeAnimal,
+  writePerson,
+  writeShare,
+  writeSide,
+  type Person,
+  type SidePosition,
+} from '@/data/repositories/orders';
+import { readPriceLists, readShop, type Shop } from '@/data/repositories/shop';
+import { writeSheet } from '@/data/repositories/work';
+import { OFFICE, useCase, type House } from '../doorway';
+import { shopDay } from '../orderBook';
+import { clientId } from './fields';
+import { writeTicket } from './hang';
+
+type Input = { clientId: string; document: OrderDocument };
+
+/** Books an animal with its shares, from the booking form or an open order file: all of it or nothing. */
+export const bookOrder = useCase<Input, { animalId: string }>({
+  name: 'bookOrder',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({ clientId, document: orderSchema.required() }),
+  subject: (input) => input.document.animal.tag,
+  run: async (house, { clientId: requestId, document }) => {
+    const known = await animalIdByClientId(house.db, requestId);
+    if (known) return success({ animalId: known });
+    const shop = await readShop(house.db);
+    const checked = await checkDocument(house, shop, document);
+    return checked.ok ? success({ animalId: await writeOrder(house, shop, requestId, document) }) : checked;
+  },
+});
+
+async function checkDocument(house: House, shop: Shop, document: OrderDocument): Promise<Result<true>> {
+  if (await animalByTag(house.db, document.animal.tag)) {
+    const message = `Tag ${document.animal.tag} is on the rail already. Check the tag, or add a letter.`;
+    return failure('tag-taken', message, 'document.animal.tag');
+  }
+  if (document.animal.inspection === 'inspected' && !shop.establishment) {
+    const message = 'This shop has no establishment number, so it cannot take an inspected animal.';
+    return failure('no-establishment', message, 'document.animal.inspection');
+  }
+  const problems = documentProblems(shop, document);
+  if (problems.length === 0) return success(true);
+  const refused = failure('invalid', problems[0]!.message, problems[0]!.field);
+  return { ...refused, problems };
+}
+
+function situationFor(shop: Shop, document: OrderDocument, part: string): Situation {
+  return {
+    species: speciesById(document.animal.species),
+    unit: shop.unit,
+    sides: part === 'whole' ? 2 : 1,
+    addOns: document.animal.addOns ?? [],
+    tools: shop.tools,
+  };
+}
+
+function documentProblems(shop: Shop, document: OrderDocument): FieldProblem[] {
+  const species = speciesById(document.animal.species);
+  const addOns = (document.animal.addOns ?? [])
+    .filter((addOn) => !species.atlas.addOns.some((each) => each.atom.id === addOn))
+    .map((addOn) => ({ field: 'document.animal.addOns', message: `A ${species.name} has no "${addOn}".` }));
+  const sheets = document.shares.flatMap((share, at) =>
+    share.sheet && addOns.length === 0
+      ? readSheet(share.sheet, situationFor(shop, document, share.part), document.unit).problems.map(
+          (problem) => ({ ...problem, field: `document.shares.${at}.sheet.${problem.field}` }),
+        )
+      : [],
+  );
+  const cold = (['left', 'right'] as const).flatMap((side) => {
+    const { hot, cold: coldWeight } = document.weights?.[side] ?? {};
+    if (coldWeight === undefined || (hot !== undefined && coldWeight <= hot)) return [];
+    return [
+      {
+        field: `document.weights.${side}.cold`,
+        message: hot === undefined ? 'A cold weight needs its hot weight.' : 'Cold is more than hot. Check both.',
+      },
+    ];
+  });
+  return [...addOns, ...sheets, ...cold];
+}
+
+async function person(house: House, document: PersonDocument): Promise<Person> {
+  const written: Person = {
+    id: randomUUID(),
+    name: document.name,
+    phone: document.phone ?? null,
+    email: document.email ?? null,
+  };
+  await writePerson(house.db, written);
+  return written;
+}
+
+async function writeOrder(house: House, shop: Shop, requestId: string, document: OrderDocument) {
+  const list = listInForce(await readPriceLists(house.db), shopDay(shop, house.now));
+  if (!list) throw new Error('No price list is in force.');
+  const animal = {
+    id: randomUUID(),
+    clientId: requestId,
+    tag: document.animal.tag,
+    species: document.animal.species,
+    sex: document.animal.sex ?? null,
+    killDate: document.animal.killDate,
+    inspection: document.animal.inspection,
+    addOns: document.animal.addOns ?? [],
+    farm: await person(house, document.farm),
+    priceListId: list.id,
+    bookedAt: house.now.toISOString(),
+  };
+  await writeAnimal(house.db, animal);
+  for (const position of ['left', 'right'] as const) await writeSideOf(house, shop, document, animal.id, position);
+  for (const [at, share] of document.shares.entries()) {
+    const owner = await person(house, share.owner);
+    const written = {
+      id: randomUUID(),
+      animalId: animal.id,
+      position: at,
+      part: share.part,
+      owner,
+      payer: share.payer ? await person(house, share.payer) : owner,
+      contact: share.contact ? await person(house, share.contact) : owner,
+      deposit: cents(Math.round((share.deposit ?? 0) * 100)),
+    };
+    await writeShare(house.db, written);
+    if (!share.sheet) continue;
+    const { sheet } = readSheet(share.sheet, situationFor(shop, document, share.part), document.unit);
+    await writeSheet(house.db, {
+      shareId: written.id,
+      version: 1,
+      sheet,
+      approved: false,
+      overrideReason: null,
+      at: house.now.toISOString(),
+      actorId: house.actor.id,
+    });
+  }
+  return animal.id;
+}
+
+async function writeSideOf(
+  house: House,
+  shop: Shop,
+  document: OrderDocument,
+  animalId: string,
+  position: SidePosition,
+): Promise<void> {
+  const side = { id: randomUUID(), animalId, position };
+  await writeSide(house.db, side);
+  const weights = document.weights?.[position];
+  for (const kind of ['hot', 'cold'] as const) {
+    const said = weights?.[kind];
+    if (said === undefined) continue;
+    const gross = documentWeight(said, document.unit, shop.unit);
+    await writeTicket(house, { clientId: randomUUID(), sideId: side.id, kind, gross, tare: 0 });
+  }
+}

@@ -1,0 +1,142 @@
+import type { OrderDocument, SheetDocument, ShareDocument } from '@/core/order/document';
+
+/** How far the demo has taken a share. */
+export type Progress = 'booked' | 'approved' | 'on-the-block' | 'part-packed' | 'in-cure' | 'packed' | 'closed' | 'picked-up';
+
+export type DemoOrder = {
+  readonly document: Omit<OrderDocument, 'animal'> & {
+    readonly animal: Omit<OrderDocument['animal'], 'killDate'>;
+  };
+  readonly killedDaysAgo: number;
+  readonly progress: readonly Progress[];
+};
+
+const HOUSE: SheetDocument = { houseForTheRest: true };
+
+const FAMILY: SheetDocument = {
+  houseForTheRest: true,
+  answers: {
+    butt: [{ option: 'roast', amount: { sharePct: 50 } }, { option: 'steaks' }],
+    picnic: [{ option: 'grind' }],
+  },
+  grind: { fatPct: 25, lines: [{ recipe: 'plain', form: 'bulk' }] },
+};
+
+const BONELESS: SheetDocument = {
+  houseForTheRest: true,
+  answers: {
+    'center-loin': [{ option: 'boneless', params: { thickness: '1' } }],
+    'back-ribs': [{ option: 'slab' }],
+    tenderloin: [{ option: 'whole' }],
+    sirloin: [{ option: 'roast-boneless' }],
+  },
+  keeps: { 'keep-bones': true },
+};
+
+const CLASHING: SheetDocument = {
+  houseForTheRest: true,
+  answers: { 'center-loin': [{ option: 'chops', params: { thickness: '1 1/4' } }], 'back-ribs': [{ option: 'slab' }] },
+};
+
+/** Twelve zones answered; the counter was called away. */
+const HALF_DONE: SheetDocument = {
+  answers: {
+    jowl: [{ option: 'kept' }],
+    'neck-bones': [{ option: 'grind' }],
+    'fore-feet': [{ option: 'none' }],
+    'hind-feet': [{ option: 'none' }],
+    tail: [{ option: 'none' }],
+    butt: [{ option: 'roast' }],
+    picnic: [{ option: 'grind' }],
+    'fore-hock': [{ option: 'kept' }],
+    belly: [{ option: 'bacon', params: { slice: 'thick', packWeight: 1 } }],
+    ham: [{ option: 'whole' }],
+  },
+  grind: {
+    fatPct: 28,
+    lines: [
+      { recipe: 'breakfast', form: 'links', amount: { weight: 6 } },
+      { recipe: 'breakfast', form: 'bulk' },
+    ],
+  },
+};
+
+function share(part: ShareDocument['part'], name: string, phone: string, sheet?: SheetDocument): ShareDocument {
+  return { part, owner: { name, phone }, deposit: 50, ...(sheet ? { sheet } : {}) };
+}
+
+function hog(
+  tag: string,
+  farm: string,
+  hot: [number, number] | null,
+  cold: [number, number] | null,
+  shares: ShareDocument[],
+): DemoOrder['document'] {
+  const sides = hot && {
+    left: { hot: hot[0], ...(cold ? { cold: cold[0] } : {}) },
+    right: { hot: hot[1], ...(cold ? { cold: cold[1] } : {}) },
+  };
+  return {
+    format: 'fractum.order',
+    version: 1,
+    unit: 'lb',
+    farm: { name: farm, phone: `555 01${tag.slice(-2)}` },
+    animal: { tag, species: 'hog', sex: 'barrow', inspection: 'custom-exempt' },
+    shares,
+    ...(sides ? { weights: sides } : {}),
+  };
+}
+
+/** A live week at Skerry Sound: one hog and more in every state of the work. All names are invented. */
+export const DEMO_ORDERS: readonly DemoOrder[] = [
+  {
+    document: hog('H112', 'Low Tarn', [93.4, 92.1], [91.8, 90.5], [
+      share('left', 'Ottilie Brandreth', '555 0141', FAMILY),
+      share('right', 'Corwin Aske', '555 0142', HOUSE),
+    ]),
+    killedDaysAgo: 16,
+    progress: ['picked-up', 'closed'],
+  },
+  {
+    document: hog('H113', 'Saltgate', [88.2, 89.6], [86.7, 88.1], [
+      share('left', 'Hesper Lund', '555 0143', HOUSE),
+      share('right', 'Marit Fallow', '555 0144', BONELESS),
+    ]),
+    killedDaysAgo: 9,
+    progress: ['in-cure', 'packed'],
+  },
+  {
+    document: hog('H114', 'Windle Croft', [92.5, 91.3], [91.0, 89.8], [
+      share('left', 'Jory Penhale', '555 0145', {
+        ...FAMILY,
+        instructions: 'Leave the fat on the butt roast. Boar taint asked about: cook a piece first.',
+      }),
+      share('right', 'Anneke Storr', '555 0146', HOUSE),
+    ]),
+    killedDaysAgo: 3,
+    progress: ['part-packed', 'approved'],
+  },
+  {
+    document: hog('H115', 'Oxter Hill', [101.2, 99.7], null, [
+      share('left', 'Tamsin Reddle', '555 0147', BONELESS),
+      share('right', 'Ivo Garth', '555 0148', CLASHING),
+    ]),
+    killedDaysAgo: 1,
+    progress: ['approved', 'booked'],
+  },
+  {
+    document: hog('H116', 'Brackenhow', [86.9, 88.0], [85.4, 86.5], [
+      share('left', 'Sunniva Holt', '555 0149', HALF_DONE),
+      share('right', 'Perran Vane', '555 0150'),
+    ]),
+    killedDaysAgo: 2,
+    progress: ['booked', 'booked'],
+  },
+  {
+    document: hog('H118', 'Low Tarn', null, null, [
+      { ...share('whole', 'Elspeth Quill', '555 0151'), payer: { name: 'Quill Household Fund' }, deposit: 100 },
+    ]),
+    killedDaysAgo: -1,
+    progress: ['booked'],
+  },
+];

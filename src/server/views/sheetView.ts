@@ -1,0 +1,64 @@
+import Joi from 'joi';
+import type { BillBasis } from '@/core/charges/bill';
+import type { PriceList } from '@/core/charges/priceList';
+import { failure, success } from '@/core/quantity/result';
+import type { Weight, WeighingUnit } from '@/core/quantity/weight';
+import type { Sheet } from '@/core/sheet/types';
+import { EVERYONE, useCase } from '../doorway';
+import { id } from '../cases/fields';
+import { billBasis, coldSides, daysHung, orderOf, shareName, sheetInForce, type WeightBasis } from '../orderBook';
+
+/** All that the sheet needs to compute by itself, without asking the server again. */
+export type SheetView = {
+  readonly shareId: string;
+  readonly name: string;
+  readonly about: string;
+  readonly species: string;
+  readonly unit: WeighingUnit;
+  readonly sides: 1 | 2;
+  readonly addOns: readonly string[];
+  readonly tools: readonly string[];
+  readonly coldSides: readonly Weight[];
+  readonly weightBasis: WeightBasis;
+  readonly sheet: Sheet;
+  readonly version: number;
+  readonly approved: boolean;
+  readonly overrideReason: string | null;
+  readonly locked: boolean;
+  readonly priceList: PriceList;
+  readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
+};
+
+export const sheetView = useCase<{ shareId: string }, SheetView>({
+  name: 'sheetView',
+  roles: EVERYONE,
+  writes: false,
+  input: Joi.object({ shareId: id }),
+  run: async (house, { shareId }) => {
+    const order = await orderOf(house.db, shareId);
+    if (!order) return failure('not-found', 'There is no such share. It may have been booked in another shop.');
+    const { weights, basis } = coldSides(order);
+    const { hot, headSplit, deposit } = billBasis(order, weights[0]!, []);
+    const { species, unit, sides, addOns, tools } = order.situation;
+    const hung = `${daysHung(order, house.now)} days`;
+    return success({
+      shareId,
+      name: shareName(order),
+      about: `${species.name.toLowerCase()} ${order.animal.tag} from ${order.animal.farm.name}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+      species: species.id,
+      unit,
+      sides,
+      addOns,
+      tools,
+      coldSides: weights,
+      weightBasis: basis,
+      sheet: sheetInForce(order),
+      version: order.sheet?.version ?? 0,
+      approved: order.sheet?.approved ?? false,
+      overrideReason: order.sheet?.overrideReason ?? null,
+      locked: order.start !== undefined,
+      priceList: order.priceList,
+      bill: { hot, headSplit, deposit },
+    });
+  },
+});
