@@ -19,7 +19,7 @@ import { passDoorway, type Actor, type Surroundings, type UseCase } from '../doo
 import type { Devices } from '../devices';
 import { finalBill, forecastOf, orderOf, allOrders, shopDay, type Order } from '../orderBook';
 import { hashSecret } from '../signIn';
-import { DEMO_ORDERS, type DemoOrder, type Progress } from './orders';
+import { DEMO_ORDERS, type Progress } from './orders';
 import { DEMO_USERS } from './people';
 
 const HOUR = 3_600_000;
@@ -112,7 +112,9 @@ export async function seedDemoOrders(db: Database, devices: Devices, today: Date
     const { animalId } = await demo.ask(bookOrder, { clientId: steadyId(document.animal.tag), document });
     const shares = await demo.sharesOf(animalId);
     for (const [index, progress] of order.progress.entries()) {
-      await bring(demo.later(1), shares[index]!.share.id, progress, shop.unit, order);
+      const { share } = shares[index]!;
+      const name = `${document.animal.tag} ${share.part}`;
+      await bring({ demo: demo.later(1), shareId: share.id, unit: shop.unit, name }, progress);
     }
   }
 }
@@ -128,35 +130,43 @@ const STEPS: readonly Progress[] = [
   'picked-up',
 ];
 
-async function bring(demo: Demo, shareId: string, progress: Progress, unit: WeighingUnit, about: DemoOrder) {
+async function bring(bench: Bench, progress: Progress) {
+  const { demo, shareId } = bench;
   const reached = (step: Progress) => STEPS.indexOf(progress) >= STEPS.indexOf(step);
   if (!reached('approved')) return;
-  const version = (await demo.order(shareId)).sheet!.version;
+  const version = (await bench.demo.order(bench.shareId)).sheet!.version;
   await demo.ask(approveSheet, { shareId, version, overrideReason: '' });
   if (!reached('on-the-block')) return;
   await demo.later(20).ask(startBlock, { shareId });
   if (!reached('part-packed')) return;
-  await packFresh(demo.later(22), shareId, unit, reached('in-cure') ? 1 : 0.45);
+  await packFresh({ ...bench, demo: demo.later(22) }, reached('in-cure') ? 1 : 0.45);
   if (!reached('in-cure')) return;
-  await weighBarrels(demo.later(23), shareId, unit);
+  await weighBarrels({ ...bench, demo: demo.later(23) });
   if (!reached('packed')) return;
-  await packFinished(demo.later(100), shareId, unit);
+  await packFinished({ ...bench, demo: demo.later(100) });
   if (!reached('closed')) return;
   await demo.later(110).ask(closeShare, { clientId: steadyId(`close ${shareId}`), shareId, note: '' });
   if (!reached('picked-up')) return;
-  await settleUp(demo.later(120), shareId, about);
+  await settleUp({ ...bench, demo: demo.later(120) });
 }
+
+/** Where the demo weighs: whose share, in which unit, and the words its noise is made from. */
+type Bench = {
+  readonly demo: Demo;
+  readonly shareId: string;
+  readonly unit: WeighingUnit;
+  readonly name: string;
+};
 
 /** One weighing at the bench, as the wrapper would take it. */
 async function weighOnce(
-  demo: Demo,
-  shareId: string,
-  unit: WeighingUnit,
+  bench: Bench,
   words: string,
   purpose: WeighingPurpose,
   net: number,
   pieces: number | null,
 ): Promise<void> {
+  const { demo, shareId, unit } = bench;
   const division = unit === 'lb' ? 10 : 5;
   const toDivision = (w: number) => (Math.round(w / division) * division) as Weight;
   const rounded = Math.max(division, toDivision(net)) as Weight;
@@ -180,9 +190,7 @@ async function weighOnce(
 
 /** Splits a line into its packs, each a little off, and weighs them one after another. */
 async function packLine(
-  demo: Demo,
-  shareId: string,
-  unit: WeighingUnit,
+  bench: Bench,
   line: ForecastLine,
   from: 'share' | 'tub' | 'cure',
   total: number,
@@ -191,65 +199,66 @@ async function packLine(
   let left = total;
   for (let pack = 1; pack <= line.packs; pack += 1) {
     const last = pack === line.packs;
-    const noise = 1 + 0.03 * steadyNoise(`${shareId} ${line.key} ${pack}`);
+    const noise = 1 + 0.03 * steadyNoise(`${bench.name} ${line.key} ${pack}`);
     const net = last ? left : Math.min(left, full * noise);
     left -= net;
     const perPack = line.piecesPerPack ?? (line.pieces === null ? null : 1);
     const short = last && perPack !== null && line.pieces !== null ? line.pieces - perPack * (line.packs - 1) : perPack;
     const purpose = { kind: 'package', from, lineKey: line.key } as const;
-    await weighOnce(demo, shareId, unit, `${line.key} ${pack}`, purpose, net, short === null ? null : Math.max(1, short));
+    await weighOnce(bench, `${line.key} ${pack}`, purpose, net, short === null ? null : Math.max(1, short));
   }
 }
 
 /** What the scale finds beside the forecast: every line a few percent off, the same each time. */
-function found(shareId: string, key: string, expected: number): number {
-  return expected * (0.985 + 0.03 * steadyNoise(`${shareId} ${key}`));
+function found({ name }: Bench, key: string, expected: number): number {
+  return expected * (0.985 + 0.03 * steadyNoise(`${name} ${key}`));
 }
 
-async function packFresh(demo: Demo, shareId: string, unit: WeighingUnit, part: number): Promise<void> {
-  const { lines, pool } = forecastOf(await demo.order(shareId));
+async function packFresh(bench: Bench, part: number): Promise<void> {
+  const { lines, pool } = forecastOf(await bench.demo.order(bench.shareId));
   const block = lines.filter((line) => line.kind !== 'grind');
   for (const line of block.slice(0, Math.ceil(block.length * part))) {
-    const total = found(shareId, line.key, line.packaged);
+    const total = found(bench, line.key, line.packaged);
     if (line.cure === null) {
-      await packLine(demo, shareId, unit, line, 'share', total);
+      await packLine(bench, line, 'share', total);
     } else {
-      const green = found(shareId, line.key, line.packaged + line.cureLoss);
-      await weighOnce(demo, shareId, unit, `${line.key} green`, { kind: 'green', lineKey: line.key }, green, null);
+      const green = found(bench, line.key, line.packaged + line.cureLoss);
+      await weighOnce(bench, `${line.key} green`, { kind: 'green', lineKey: line.key }, green, null);
     }
   }
   if (part < 1) return;
-  const tub = found(shareId, 'tub', pool.lean + pool.fatUsed);
-  await weighOnce(demo, shareId, unit, 'tub', { kind: 'tub' }, tub, null);
+  const tub = found(bench, 'tub', pool.lean + pool.fatUsed);
+  await weighOnce(bench, 'tub', { kind: 'tub' }, tub, null);
   const grind = lines.filter((line) => line.kind === 'grind');
   const made = grind.reduce((sum, line) => sum + line.packaged, 0);
   for (const line of grind) {
-    await packLine(demo, shareId, unit, line, 'tub', (tub * 0.99 * line.packaged) / made);
+    await packLine(bench, line, 'tub', (tub * 0.99 * line.packaged) / made);
   }
 }
 
-async function weighBarrels(demo: Demo, shareId: string, unit: WeighingUnit): Promise<void> {
-  const { losses } = forecastOf(await demo.order(shareId));
+async function weighBarrels(bench: Bench): Promise<void> {
+  const { losses } = forecastOf(await bench.demo.order(bench.shareId));
   for (const barrel of ['bone', 'fat', 'skin', 'inedible'] as const) {
-    const net = found(shareId, barrel, losses[barrel]);
-    if (net > 20) await weighOnce(demo, shareId, unit, barrel, { kind: 'barrel', barrel }, net, null);
+    const net = found(bench, barrel, losses[barrel]);
+    if (net > 20) await weighOnce(bench, barrel, { kind: 'barrel', barrel }, net, null);
   }
 }
 
-async function packFinished(demo: Demo, shareId: string, unit: WeighingUnit): Promise<void> {
-  const order = await demo.order(shareId);
+async function packFinished(bench: Bench): Promise<void> {
+  const order = await bench.demo.order(bench.shareId);
   for (const line of forecastOf(order).lines.filter((each) => each.cure !== null)) {
     const green = order.weighings.find((each) => each.kind === 'green' && each.lineKey === line.key)!;
     const share = line.packaged / (line.packaged + line.cureLoss);
-    await packLine(demo, shareId, unit, line, 'cure', green.net * share);
+    await packLine(bench, line, 'cure', green.net * share);
   }
   const first = forecastOf(order).lines.find((line) => line.destination === 'steaks');
   if (!first) return;
   const note = 'Two chops more than asked: the loin was long.';
+  const { demo, shareId } = bench;
   await demo.ask(noteLine, { clientId: steadyId(`note ${shareId}`), shareId, lineKey: first.key, note });
 }
 
-async function settleUp(demo: Demo, shareId: string, about: DemoOrder): Promise<void> {
+async function settleUp({ demo, shareId }: Bench): Promise<void> {
   const order = await demo.order(shareId);
   await demo.ask(takePayment, {
     clientId: steadyId(`pay ${shareId}`),
@@ -257,6 +266,6 @@ async function settleUp(demo: Demo, shareId: string, about: DemoOrder): Promise<
     amountCents: finalBill(order).due,
     method: 'card',
   });
-  const takenBy = about.document.shares.find((share) => share.part === order.share.part)!.owner.name;
+  const takenBy = order.share.contact.name;
   await demo.ask(handOver, { clientId: steadyId(`hand over ${shareId}`), shareId, takenBy });
 }
