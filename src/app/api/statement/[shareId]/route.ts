@@ -1,0 +1,17 @@
+import { ask, statusOf } from '@/app/door';
+import { statementPdf } from '@/server/statement';
+
+/** The household's statement as a PDF, once the bill is final. */
+export async function GET(_: Request, { params }: { params: Promise<{ shareId: string }> }): Promise<Response> {
+  const { shareId } = await params;
+  const result = await ask('settleView', { shareId });
+  if (!result.ok) return Response.json(result, { status: statusOf(result) });
+  if (!result.value.final) return new Response('The bill is not final yet.', { status: 409 });
+  const pdf = await statementPdf(result.value);
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="statement-${shareId.slice(0, 8)}.pdf"`,
+    },
+  });
+}

@@ -1,0 +1,24 @@
+import { AntdRegistry } from '@ant-design/nextjs-registry';
+import type { Metadata, Viewport } from 'next';
+import type { ReactNode } from 'react';
+import '@fontsource-variable/archivo/wdth.css';
+import '@/ui/globals.css';
+import { Providers } from '@/ui/Providers';
+
+export const metadata: Metadata = { title: 'Fractum', description: 'From the rail to the boxes to the bill.' };
+export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
+
+/** Every page reads the session and the database; none is frozen at build time. */
+export const dynamic = 'force-dynamic';
+
+export default function RootLayout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <body>
+        <AntdRegistry>
+          <Providers>{children}</Providers>
+        </AntdRegistry>
+      </body>
+    </html>
+  );
+}

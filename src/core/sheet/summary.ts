@@ -1,0 +1,77 @@
+import { formatInches } from '../quantity/length';
+import { formatWeight, type WeighingUnit } from '../quantity/weight';
+import type { Decision, Option, ParamSpec } from '../species/types';
+import { optionById } from './situation';
+import type { Amount, Answer, Form, GrindOrder } from './types';
+import type { Species } from '../species/types';
+
+/** How much a form takes, as people say it. */
+export function amountWords(amount: Amount, unit: WeighingUnit): string {
+  switch (amount.kind) {
+    case 'rest':
+      return 'the rest';
+    case 'share':
+      return `${amount.pct} %`;
+    case 'packs':
+      return `${amount.count} packs`;
+    case 'pieces':
+      return `${amount.count} pieces`;
+    case 'weight':
+      return `${formatWeight(amount.weight)} ${unit}`;
+    case 'length':
+      return formatInches(amount.inches);
+  }
+}
+
+/** A parameter's answer as people say it. */
+export function paramWords(spec: ParamSpec, value: unknown, unit: WeighingUnit): string {
+  switch (spec.kind) {
+    case 'length':
+      return formatInches(value as number);
+    case 'weight':
+      return `${formatWeight(value as never, 2).replace(/\.?0+$/, '')} ${unit}`;
+    case 'count':
+      return String(value);
+    case 'yesNo':
+      return value === true ? 'yes' : 'no';
+    case 'choice':
+      return spec.options[value as string] ?? String(value);
+  }
+}
+
+/** Parameters that say something beyond the default, with the thickness always. */
+function formDetails(option: Option, form: Form, unit: WeighingUnit): string {
+  return (option.params ?? [])
+    .flatMap((spec) => {
+      const value = form.params[spec.id];
+      if (spec.id === 'thickness' || spec.id === 'cure') return [paramWords(spec, value, unit)];
+      if (spec.kind === 'yesNo' && value === true) return [spec.label];
+      return [];
+    })
+    .join(', ');
+}
+
+/** One line for a zone: `Butt roast, bone-in: 50 %, rest Blade steaks 3/4 in`. */
+export function answerSummary(decision: Decision, answer: Answer, unit: WeighingUnit): string {
+  return answer.forms
+    .map((form, index) => {
+      const option = optionById(decision, form.option);
+      const details = formDetails(option, form, unit);
+      const words = details ? `${option.label}, ${details}` : option.label;
+      if (answer.forms.length === 1) return words;
+      if (form.amount.kind !== 'rest') return `${amountWords(form.amount, unit)} ${words}`;
+      return index === answer.forms.length - 1 ? `rest ${words}` : words;
+    })
+    .join('; ');
+}
+
+/** One line for the grind. */
+export function grindSummary(species: Species, grind: GrindOrder, unit: WeighingUnit): string {
+  const lines = grind.lines.map((line) => {
+    const recipe = species.recipes.find((each) => each.id === line.recipe)?.name ?? line.recipe;
+    const amount = line.amount.kind === 'rest' ? 'rest' : `${formatWeight(line.amount.weight, 1)} ${unit}`;
+    const form = line.form === 'bulk' ? '' : ` in ${line.form}`;
+    return grind.lines.length === 1 ? `${recipe}${form}` : `${amount} ${recipe}${form}`;
+  });
+  return `${lines.join('; ')}, ${grind.fatPct} % fat`;
+}

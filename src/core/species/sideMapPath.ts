@@ -1,0 +1,34 @@
+import type { MapPoint, SideMap } from './types';
+
+/** A Catmull-Rom tangent spans both neighbours; a sixth of it is the Bezier handle. */
+const HANDLE = 1 / 6;
+
+/** One edge as cubic Bezier segments; the same backwards, so that neighbours meet exactly. */
+function edgeSegments(points: readonly MapPoint[]): string {
+  const at = (i: number) => points[Math.max(0, Math.min(points.length - 1, i))]!;
+  const segments: string[] = [];
+  for (let i = 0; i < points.length - 1; i += 1) {
+    const [before, from, to, after] = [at(i - 1), at(i), at(i + 1), at(i + 2)];
+    const first = [from[0] + (to[0] - before[0]) * HANDLE, from[1] + (to[1] - before[1]) * HANDLE];
+    const second = [to[0] - (after[0] - from[0]) * HANDLE, to[1] - (after[1] - from[1]) * HANDLE];
+    segments.push(`C${[...first, ...second, ...to].map((n) => Math.round(n * 10) / 10).join(' ')}`);
+  }
+  return segments.join('');
+}
+
+/**
+ * The outline of a zone as an SVG path, walked edge by edge; a leading minus walks an edge backwards.
+ *
+ * @throws RangeError when the map has no such zone or edge
+ */
+export function zonePath(map: SideMap, zone: string): string {
+  const walk = map.zones[zone];
+  if (!walk) throw new RangeError(`"zone" expected one of the side map, got ${zone}`);
+  const edges = walk.map((name) => {
+    const points = map.edges[name.replace(/^-/, '')];
+    if (!points) throw new RangeError(`"edge" expected one of the side map, got ${name}`);
+    return name.startsWith('-') ? [...points].reverse() : points;
+  });
+  const [x, y] = edges[0]![0]!;
+  return `M${x} ${y}${edges.map(edgeSegments).join('')}Z`;
+}

@@ -1,0 +1,9 @@
+import { readShop } from '@/data/repositories/shop';
+import { usualSurroundings } from '../doorway';
+import { DEMO_USERS, type DemoUser } from './people';
+
+/** The demo's people and secrets, in the demo only. */
+export async function demoUsersShown(): Promise<readonly DemoUser[]> {
+  const shop = await readShop(usualSurroundings().db);
+  return shop.demo ? DEMO_USERS : [];
+}

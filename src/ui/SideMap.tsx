@@ -1,0 +1,112 @@
+'use client';
+
+import type { KeyboardEvent } from 'react';
+import { zonePath } from '@/core/species/sideMapPath';
+import type { Destination, SideMap as MapData } from '@/core/species/types';
+import { DESTINATION_WORDS } from './DestinationMark';
+import styles from './SideMap.module.css';
+
+type Props = {
+  map: MapData;
+  /** Where each zone goes; undefined while it is not answered. */
+  destinationOf: (zone: string) => Destination | undefined;
+  describe: (zone: string) => string;
+  active: string | undefined;
+  onChoose: (zone: string) => void;
+  onPoint: (zone: string | undefined) => void;
+};
+
+/** The hanging side, hind up, drawn from data and coloured by where each zone goes. */
+export function SideMap({ map, destinationOf, describe, active, onChoose, onPoint }: Props) {
+  const [width, height] = map.size;
+  const zones = Object.keys(map.zones);
+  const shown = [...zones.filter((zone) => zone !== active), ...zones.filter((zone) => zone === active)];
+  return (
+    <svg viewBox={`0 0 ${width} ${height}`} className={styles.map} role="group" aria-label="Hanging side, hind leg up">
+      <Patterns />
+      {shown.map((zone) => {
+        const destination = destinationOf(zone);
+        return (
+          <path
+            key={zone}
+            d={zonePath(map, zone)}
+            className={`${styles.zone} ${zone === active ? styles.active : ''}`}
+            fill={destination ? `url(#side-${destination})` : 'transparent'}
+            strokeDasharray={destination ? undefined : '5 4'}
+            data-open={destination ? undefined : 'true'}
+            role="button"
+            tabIndex={0}
+            aria-label={`${zone}: ${destination ? DESTINATION_WORDS[destination] : 'not answered'}. ${describe(zone)}`}
+            onClick={() => onChoose(zone)}
+            onMouseEnter={() => onPoint(zone)}
+            onMouseLeave={() => onPoint(undefined)}
+            onFocus={() => onPoint(zone)}
+            onBlur={() => onPoint(undefined)}
+            onKeyDown={(event: KeyboardEvent) => {
+              if (event.key !== 'Enter' && event.key !== ' ') return;
+              event.preventDefault();
+              onChoose(zone);
+            }}
+          />
+        );
+      })}
+      {zones.map((zone) => (
+        <Label key={zone} zone={zone} at={map.labels[zone]!} dark={isPale(destinationOf(zone))} />
+      ))}
+    </svg>
+  );
+}
+
+/** Ink on these grounds is dark; on the others it is paper. */
+function isPale(destination: Destination | undefined): boolean {
+  return destination === undefined || ['bones', 'cured', 'lost', 'grind'].includes(destination);
+}
+
+/** A word too long for its zone is broken between words. */
+const LONGEST_LABEL = 9;
+
+function Label({ zone, at: [x, y], dark }: { zone: string; at: readonly [number, number]; dark: boolean }) {
+  const words = zone.replace(' and spare rib', ', rib').split(' ');
+  const lines = zone.length > LONGEST_LABEL ? words : [words.join(' ')];
+  return (
+    <text className={dark ? styles.darkLabel : styles.label} x={x} y={y - (lines.length - 1) * 7} aria-hidden>
+      {lines.map((line, index) => (
+        <tspan key={line} x={x} dy={index === 0 ? 4 : 14}>
+          {line}
+        </tspan>
+      ))}
+    </text>
+  );
+}
+
+/** Each destination's ground with its second mark, for areas of the drawing. */
+function Patterns() {
+  const pattern = (id: Destination, size: number, colour: string, mark?: React.ReactNode, turn = 0) => (
+    <pattern
+      id={`side-${id}`}
+      width={size}
+      height={size}
+      patternUnits="userSpaceOnUse"
+      patternTransform={turn ? `rotate(${turn})` : undefined}
+    >
+      <rect width={size} height={size} fill={colour} />
+      {mark}
+    </pattern>
+  );
+  return (
+    <defs>
+      {pattern('steaks', 8, '#8f2d2f')}
+      {pattern('roasts', 8, '#6b3a2a')}
+      {pattern('offal', 8, '#5f4664')}
+      {pattern('grind', 7, '#c8705a', <rect width="2" height="7" fill="#b75f4a" />, 45)}
+      {pattern(
+        'cured',
+        9,
+        '#c08a2d',
+        <path d="M0 0L9 9M9 0L0 9" stroke="#1e1a17" strokeOpacity="0.25" strokeWidth="1" />,
+      )}
+      {pattern('bones', 7, '#9a8f78', <circle cx="3" cy="3" r="1.2" fill="#f4eee3" />)}
+      {pattern('lost', 8, '#d9d2c3', <rect width="3" height="8" fill="#cdc5b4" />, 45)}
+    </defs>
+  );
+}

@@ -1,0 +1,78 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { OrderDocument } from '@/core/order/document';
+import type { Failure } from '@/core/quantity/result';
+import type { WeighingUnit } from '@/core/quantity/weight';
+import type { Ticket } from '@/server/views/rail';
+import { act, newClientId } from '../act';
+import { Tickets } from '../TicketList';
+import { BookingForm, type SpeciesChoice } from './BookingForm';
+import styles from './BookScreen.module.css';
+import { ImportFile } from './ImportFile';
+
+type Props = { tickets: readonly Ticket[]; unit: WeighingUnit; species: readonly SpeciesChoice[] };
+
+/** Taking an animal in: the form on one side, the open order file on the other, and what is booked. */
+export function BookScreen({ tickets, unit, species }: Props) {
+  const router = useRouter();
+  const [requestId, setRequestId] = useState(newClientId);
+  const [problem, setProblem] = useState<Failure | null>(null);
+  const [booked, setBooked] = useState('');
+
+  async function book(document: OrderDocument | unknown): Promise<boolean> {
+    const result = await act('bookOrder', { clientId: requestId, document: document as OrderDocument });
+    if (!result.ok) {
+      setProblem(result);
+      setBooked('');
+      return false;
+    }
+    setProblem(null);
+    setRequestId(newClientId());
+    setBooked(`${(document as OrderDocument).animal.tag} is booked.`);
+    router.refresh();
+    return true;
+  }
+
+  const here = tickets.filter((ticket) => ticket.stage === 'book');
+  return (
+    <div className={styles.page}>
+      <section className={styles.form}>
+        <h1>Book an animal in</h1>
+        <BookingForm unit={unit} species={species} onBook={book} problem={problem} />
+      </section>
+      <section>
+        <h2>Or read an order file</h2>
+        <ImportFile onImport={book} />
+        <div role="status" className={styles.done}>
+          {booked}
+        </div>
+        <Problems failure={problem} />
+        <h2 className={styles.waiting}>Booked, not on the rail yet</h2>
+        {here.length === 0 ? (
+          <p className="quiet">Nothing is booked. Fill in the form, or read an order file.</p>
+        ) : (
+          <Tickets tickets={here} stage="book" />
+        )}
+      </section>
+    </div>
+  );
+}
+
+function Problems({ failure }: { failure: Failure | null }) {
+  if (!failure) return null;
+  const problems = failure.problems ?? [{ field: failure.field ?? '', message: failure.message }];
+  return (
+    <div role="alert" className={styles.problems}>
+      <b>Nothing was booked. {problems.length > 1 ? `${problems.length} things to mend:` : ''}</b>
+      <ul>
+        {problems.map((problem, index) => (
+          <li key={index}>
+            {problem.field !== '' && <code>{problem.field.replace(/^document\./, '')}</code>} {problem.message}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+'use client';
+
+import { Checkbox, Input, Segmented } from 'antd';
+import type { Wrap } from '@/core/sheet/types';
+import styles from './SheetScreen.module.css';
+import type { SheetState } from './useSheet';
+
+const WRAP_WORDS: Record<Wrap, string> = { vacuum: 'vacuum bag', paper: 'film and paper' };
+
+/** One line for the row when it is closed. */
+export function extrasSummary({ sheet, situation }: SheetState): string {
+  const kept = situation.species.poolKeeps.filter((keep) => sheet.keeps[keep.id]).map((keep) => keep.title);
+  const words = [WRAP_WORDS[sheet.wrap], ...kept.map((title) => `${title.toLowerCase()} kept`)];
+  return sheet.instructions ? `${words.join(', ')}; “${sheet.instructions}”` : words.join(', ');
+}
+
+/** How it is wrapped, what is kept besides the cuts, and the words nobody may miss. */
+export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boolean }) {
+  const { sheet, situation } = state;
+  return (
+    <div className={styles.open}>
+      <h2>Wrap, extras</h2>
+      <div className={styles.form}>
+        <Segmented
+          value={sheet.wrap}
+          disabled={locked}
+          onChange={(wrap) => state.change({ ...sheet, wrap: wrap as Wrap })}
+          options={(['vacuum', 'paper'] as const).map((wrap) => ({ value: wrap, label: WRAP_WORDS[wrap] }))}
+        />
+        <span className="quiet">
+          {sheet.wrap === 'vacuum'
+            ? 'Pork cuts keep 9 to 12 months frozen, grind 3 to 6.'
+            : 'Pork cuts keep 4 to 6 months frozen, grind 2 to 4; no charge for bags.'}
+        </span>
+      </div>
+      {situation.species.poolKeeps.map((keep) => (
+        <div key={keep.id} className={styles.form}>
+          <Checkbox
+            checked={sheet.keeps[keep.id] === true}
+            disabled={locked}
+            onChange={(event) =>
+              state.change({ ...sheet, keeps: { ...sheet.keeps, [keep.id]: event.target.checked } })
+            }
+          >
+            {keep.title} kept
+          </Checkbox>
+          <span className="quiet">{keep.house.reason}</span>
+        </div>
+      ))}
+      <label htmlFor="instructions">Words that stop the cutter once</label>
+      <Input.TextArea
+        id="instructions"
+        rows={2}
+        maxLength={500}
+        value={sheet.instructions}
+        disabled={locked}
+        onChange={(event) => state.change({ ...sheet, instructions: event.target.value })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,205 @@
+'use client';
+
+import { Button, InputNumber, Select } from 'antd';
+import { useMemo } from 'react';
+import { sausageBudget } from '@/core/forecast/sausageBudget';
+import { formatWeight, weight, type Weight } from '@/core/quantity/weight';
+import type { GrindLine, GrindOrder } from '@/core/sheet/types';
+import type { GrindForm } from '@/core/species/types';
+import { grindWorking } from '@/core/working/forecastWorkings';
+import type { SheetView } from '@/server/views/sheetView';
+import { WorkingOf } from '../WorkingOf';
+import styles from './SheetScreen.module.css';
+import type { SheetState } from './useSheet';
+
+type Props = { state: SheetState; view: SheetView };
+
+/** The grind: how fat, which sausage, whether there is enough, and what could be given up for more. */
+export function GrindEditor({ state, view }: Props) {
+  const { situation, sheet, now, ground } = state;
+  const { species, unit } = situation;
+  const { grind } = sheet;
+  const budget = useMemo(
+    () => sausageBudget(situation, sheet, ground.coldSides, now.forecast),
+    [situation, sheet, ground.coldSides, now],
+  );
+  const change = (changed: Partial<GrindOrder>) => state.change({ ...sheet, grind: { ...grind, ...changed } });
+  const setLine = (index: number, line: GrindLine) =>
+    change({ lines: grind.lines.map((each, at) => (at === index ? line : each)) });
+  const show = (w: Weight) => `${formatWeight(w, 1)} ${unit}`;
+  const trouble = state.findings.filter((finding) => finding.decision === 'grind');
+  return (
+    <div className={styles.open}>
+      <div className={styles.openHead}>
+        <h2>Grind and sausage</h2>
+        <WorkingOf working={grindWorking(now.forecast, species, unit)}>
+          <span className={styles.bigFigure}>{formatWeight(budget.grind, 1)}</span>
+          <span className="unit">{unit}</span>
+        </WorkingOf>
+        <label className={styles.param}>
+          <span>fat in it</span>
+          <InputNumber
+            size="small"
+            value={grind.fatPct}
+            min={species.grind.fatPct.min}
+            max={species.grind.fatPct.max}
+            suffix="%"
+            disabled={view.locked}
+            onChange={(next) => typeof next === 'number' && change({ fatPct: next })}
+            style={{ width: 76 }}
+          />
+        </label>
+        <span className="quiet">reaches {now.forecast.pool.fatPct.toFixed(0)} %</span>
+      </div>
+      {grind.lines.map((line, index) => (
+        <GrindLineRow
+          key={index}
+          line={line}
+          state={state}
+          locked={view.locked}
+          onChange={(changed) => setLine(index, changed)}
+          {...(grind.lines.length > 1
+            ? { onRemove: () => change({ lines: restLast(grind.lines.filter((_, at) => at !== index)) }) }
+            : {})}
+        />
+      ))}
+      {!view.locked && grind.lines.length < 4 && (
+        <button
+          type="button"
+          className={styles.link}
+          onClick={() => {
+            const first = grind.lines[0]!;
+            const more: GrindLine = { ...first, amount: { kind: 'weight', weight: weight(5) } };
+            change({ lines: [more, ...grind.lines] });
+          }}
+        >
+          another kind or form
+        </button>
+      )}
+      {trouble.map((finding) => (
+        <p key={finding.sentence} className={finding.blocks ? 'alarm' : styles.remark} role="status">
+          {finding.sentence}
+        </p>
+      ))}
+      <p className={styles.sentence}>
+        A batch of seasoned sausage starts at {show(budget.minBatch)}.{' '}
+        {budget.short > 0 ? (
+          <b className="alarm">{show(budget.short)} are missing for what is asked.</b>
+        ) : (
+          <b>
+            There is enough for {budget.batches} {budget.batches === 1 ? 'batch' : 'batches'}.
+          </b>
+        )}{' '}
+        More comes only from giving a cut up, least regret first:
+      </p>
+      <table className={styles.budget}>
+        <thead>
+          <tr>
+            <th>give up</th>
+            <th className="num">grind gains</th>
+            <th className="num">boxes lose</th>
+            <th className="num">grind then</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          {budget.sacrifices.map((offer) => (
+            <tr key={offer.id}>
+              <td>{offer.label}</td>
+              <td className="num">+{formatWeight(offer.grindGained, 1)}</td>
+              <td className="num">−{formatWeight(offer.cutsLost, 1)}</td>
+              <td className="num">
+                <b>{formatWeight((budget.grind + offer.grindGained) as Weight, 1)}</b>
+              </td>
+              <td className="num">
+                <Button size="small" disabled={view.locked} onClick={() => state.change(offer.sheet)}>
+                  Give up
+                </Button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** The last line takes the rest. */
+function restLast(lines: readonly GrindLine[]): GrindLine[] {
+  return lines.map((line, index) => (index === lines.length - 1 ? { ...line, amount: { kind: 'rest' } } : line));
+}
+
+type LineProps = {
+  line: GrindLine;
+  state: SheetState;
+  locked: boolean;
+  onChange: (line: GrindLine) => void;
+  onRemove?: () => void;
+};
+
+function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
+  const { species, unit } = state.situation;
+  const recipe = species.recipes.find((each) => each.id === line.recipe) ?? species.recipes[0]!;
+  return (
+    <div className={styles.form}>
+      {line.amount.kind === 'rest' ? (
+        <span className={styles.amount}>the rest:</span>
+      ) : (
+        <InputNumber
+          size="small"
+          aria-label="How much"
+          value={line.amount.weight / 1000}
+          min={0.5}
+          step={0.5}
+          suffix={unit}
+          disabled={locked}
+          onChange={(next) =>
+            typeof next === 'number' && onChange({ ...line, amount: { kind: 'weight', weight: weight(next) } })
+          }
+          style={{ width: 90 }}
+        />
+      )}
+      <Select
+        size="small"
+        aria-label="Recipe"
+        value={line.recipe}
+        disabled={locked}
+        popupMatchSelectWidth={false}
+        onChange={(id) => {
+          const chosen = species.recipes.find((each) => each.id === id)!;
+          const form = chosen.forms.includes(line.form) ? line.form : chosen.forms[0]!;
+          onChange({ ...line, recipe: id, form });
+        }}
+        options={species.recipes.map((each) => ({ value: each.id, label: each.name }))}
+      />
+      <Select
+        size="small"
+        aria-label="As"
+        value={line.form}
+        disabled={locked}
+        onChange={(form: GrindForm) => onChange({ ...line, form })}
+        options={recipe.forms.map((form) => ({ value: form, label: form }))}
+      />
+      <label className={styles.param}>
+        <span>in a pack</span>
+        <InputNumber
+          size="small"
+          value={line.packWeight / 1000}
+          min={0.5}
+          max={5}
+          step={0.5}
+          suffix={unit}
+          disabled={locked}
+          onChange={(next) => typeof next === 'number' && onChange({ ...line, packWeight: weight(next) })}
+          style={{ width: 84 }}
+        />
+      </label>
+      {recipe.allergens.length > 0 && <span className="alarm">contains {recipe.allergens.join(', ')}</span>}
+      {onRemove && !locked && (
+        <Button size="small" type="text" aria-label={`Without ${recipe.name}`} onClick={onRemove}>
+          ×
+        </Button>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,89 @@
+'use client';
+
+import { Button, Popover } from 'antd';
+import { useState } from 'react';
+import type { Finding } from '@/core/sheet/findings';
+import { waysOut } from '@/core/sheet/clash';
+import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
+import { decisionById, optionById } from '@/core/sheet/situation';
+import { formatMoney } from '@/core/quantity/money';
+import { formatWeight } from '@/core/quantity/weight';
+import styles from './SheetScreen.module.css';
+import type { SheetState } from './useSheet';
+
+type Props = { findings: readonly Finding[]; state: SheetState; onOpen: (decision: string) => void };
+
+/** How many questions are open, and what they are. */
+export function Questions({ findings, state, onOpen }: Props) {
+  const [shown, setShown] = useState(false);
+  const blocking = findings.filter((finding) => finding.blocks);
+  const remarks = findings.length - blocking.length;
+  if (findings.length === 0) return <span className={styles.complete}>complete</span>;
+  const words = [
+    blocking.length > 0 ? `${blocking.length} ${blocking.length === 1 ? 'question' : 'questions'}` : '',
+    remarks > 0 ? `${remarks} ${remarks === 1 ? 'remark' : 'remarks'}` : '',
+  ];
+  const list = (
+    <ul className={styles.questionList}>
+      {findings.map((finding, index) => (
+        <li key={index}>
+          <button
+            type="button"
+            onClick={() => {
+              setShown(false);
+              onOpen(finding.decision);
+            }}
+          >
+            <b>{titleOf(state, finding.decision)}</b> {finding.sentence}
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <Popover trigger="click" content={list} open={shown} onOpenChange={setShown} placement="bottomLeft">
+      <button type="button" className={blocking.length > 0 ? styles.openCount : styles.remarkCount}>
+        {words.filter(Boolean).join(', ')}
+      </button>
+    </Popover>
+  );
+}
+
+function titleOf({ situation }: SheetState, decision: string): string {
+  return situation.species.decisions.find((each) => each.id === decision)?.title ?? 'Grind and sausage';
+}
+
+/** Both ways out of a clash with the weight and the money of each, and a button for each. */
+export function ClashChoice({ state, clash, locked }: { state: SheetState; clash: Finding; locked: boolean }) {
+  const { situation, ground, sheet } = state;
+  const { unit } = situation;
+  const ways = waysOut(situation, sheet, ground.coldSides, clash, (_, changed) => evaluate(ground, changed).bill.total);
+  const label = (decision: string) => {
+    const answer = sheet.answers[decision];
+    const found = decisionById(situation.species, decision);
+    return answer ? optionById(found, answer.forms[0]!.option).label : found.title;
+  };
+  return (
+    <div className={styles.clash} role="alert">
+      <b>{clash.sentence}</b>
+      {ways.map((way) => (
+        <div key={way.keeps} className={styles.way}>
+          <span>
+            <b>{label(way.keeps)}</b>, and {decisionById(situation.species, way.changes).title.toLowerCase()} becomes{' '}
+            {way.becomes.toLowerCase()}: <b>{formatWeight(way.forecast.takeHome)}</b> {unit} in the boxes,{' '}
+            <b>{formatMoney(way.charges, ground.priceList.sign)}</b>.
+          </span>
+          <Button size="small" type="primary" disabled={locked} onClick={() => state.change(way.sheet)}>
+            Keep {label(way.keeps).toLowerCase()}
+          </Button>
+        </div>
+      ))}
+      {ways.length === 2 && (
+        <p className="quiet">
+          The second way against the first:{' '}
+          {tradeOffSentence(evaluate(ground, ways[0]!.sheet), evaluate(ground, ways[1]!.sheet), unit, ground.priceList.sign)}.
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,198 @@
+'use client';
+
+import { Button, Input, Modal } from 'antd';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { formOf, houseSheet, withAnswer } from '@/core/sheet/houseSheet';
+import { decisionsAsked, whyNotOffered } from '@/core/sheet/situation';
+import { answerSummary } from '@/core/sheet/summary';
+import { mainDecisionOf, zoneDestination } from '@/core/sheet/zones';
+import { formatWeight, sumWeights } from '@/core/quantity/weight';
+import type { SheetView } from '@/server/views/sheetView';
+import { act } from '../act';
+import { SideMap } from '../SideMap';
+import { Boxes } from './Boxes';
+import { Questions } from './Questions';
+import styles from './SheetScreen.module.css';
+import { useSheet, type Saving, type SheetState } from './useSheet';
+import { WeightBar } from './WeightBar';
+import { ZoneList } from './ZoneList';
+
+/** Rows below the zones of the animal. */
+export const GRIND_ROW = 'grind';
+export const EXTRAS_ROW = 'extras';
+
+/** The signature screen: the side, the decisions in the cutter's order, the boxes, and one bar that adds up. */
+export function SheetScreen({ view }: { view: SheetView }) {
+  const state = useSheet(view);
+  const { situation, sheet, now } = state;
+  const { species } = situation;
+  const [open, setOpen] = useState<string>(() => firstOpen(state) ?? decisionsAsked(situation)[0]!.id);
+  const [pointed, setPointed] = useState<string>();
+  const rows = [...decisionsAsked(situation).map((decision) => decision.id), GRIND_ROW, EXTRAS_ROW];
+  const openDecision = species.decisions.find((decision) => decision.id === open);
+
+  const step = (by: number) => setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
+  useHotkeys('down', () => step(1), { preventDefault: true });
+  useHotkeys('up', () => step(-1), { preventDefault: true });
+  useHotkeys('n', () => setOpen((before) => nextQuestion(state, before) ?? before));
+  useHotkeys('1,2,3,4,5,6,7,8,9', (event) => {
+    const options = openDecision?.options.filter((each) => !whyNotOffered(each, situation));
+    const option = options?.[Number(event.key) - 1];
+    if (openDecision && option && !view.locked) {
+      state.change(withAnswer(sheet, openDecision.id, { forms: [formOf(openDecision, option.id, situation)] }));
+    }
+  });
+
+  const describe = (zone: string) => {
+    const decision = mainDecisionOf(species, zone);
+    const answer = decision && sheet.answers[decision.id];
+    if (!decision || !answer) return `${decision?.title ?? zone}: not answered`;
+    const packed = sumWeights(
+      now.forecast.lines.filter((line) => line.decision === decision.id).map((line) => line.packaged),
+    );
+    const weight = packed > 0 ? `, ${formatWeight(packed, 1)} ${view.unit}` : '';
+    return `${decision.title}: ${answerSummary(decision, answer, view.unit)}${weight}`;
+  };
+  const shownZone = pointed ?? openDecision?.zone;
+
+  return (
+    <div className={styles.screen}>
+      <SheetHeader view={view} state={state} onQuestion={setOpen} />
+      <div className={styles.columns}>
+        <aside className={styles.side}>
+          <div className={styles.drawing}>
+            <SideMap
+              map={species.sideMap}
+              destinationOf={(zone) => zoneDestination(species, sheet, now.forecast, zone)}
+              describe={describe}
+              active={openDecision?.zone}
+              onChoose={(zone) => setOpen(mainDecisionOf(species, zone)?.id ?? open)}
+              onPoint={setPointed}
+            />
+          </div>
+          <p className={styles.caption} aria-live="polite">
+            {shownZone ? describe(shownZone) : 'Point at a zone, or tap it.'}
+          </p>
+        </aside>
+        <section className={styles.zones} aria-label="Decisions, in cutting order">
+          <ZoneList state={state} view={view} open={open} onOpen={setOpen} />
+        </section>
+        <aside className={styles.boxes}>
+          <Boxes state={state} view={view} openDecision={open} onOpen={setOpen} />
+        </aside>
+      </div>
+      <WeightBar forecast={now.forecast} unit={view.unit} basis={view.weightBasis} />
+    </div>
+  );
+}
+
+function firstOpen(state: SheetState): string | undefined {
+  return state.findings.find((finding) => finding.blocks)?.decision;
+}
+
+function nextQuestion(state: SheetState, after: string): string | undefined {
+  const open = state.findings.filter((finding) => finding.blocks).map((finding) => finding.decision);
+  return open[open.indexOf(after) + 1] ?? open[0];
+}
+
+type HeaderProps = { view: SheetView; state: SheetState; onQuestion: (decision: string) => void };
+
+function SheetHeader({ view, state, onQuestion }: HeaderProps) {
+  const [asking, setAsking] = useState(false);
+  const open = state.findings.filter((finding) => finding.blocks).length;
+  return (
+    <header className={styles.header}>
+      <h1>{view.name}</h1>
+      <span className="quiet">{view.about}</span>
+      <Questions findings={state.findings} state={state} onOpen={onQuestion} />
+      <span className={styles.spacer} />
+      <SavedMark saving={state.saving} locked={view.locked} />
+      {!view.locked && (
+        <>
+          <Button onClick={() => state.change(keepingWords(state))}>House standard</Button>
+          <Button
+            type="primary"
+            disabled={state.approved || state.saving.state !== 'saved'}
+            onClick={() => setAsking(true)}
+          >
+            {state.approved ? 'Approved' : 'Approve the sheet'}
+          </Button>
+        </>
+      )}
+      {asking && <ApproveDialog view={view} state={state} open={open} onClose={() => setAsking(false)} />}
+    </header>
+  );
+}
+
+/** The house's answers; what the customer wrote to the cutter stays. */
+function keepingWords({ situation, sheet }: SheetState) {
+  return { ...houseSheet(situation), instructions: sheet.instructions, wrap: sheet.wrap };
+}
+
+const SAVED_WORDS: Record<Saving['state'], string> = {
+  saved: 'all saved',
+  saving: 'saving',
+  waiting: 'kept here, network away',
+  refused: 'not saved',
+};
+
+function SavedMark({ saving, locked }: { saving: Saving; locked: boolean }) {
+  if (locked) return <span className="quiet">on the block: the sheet stands</span>;
+  const alarming = saving.state === 'refused' || saving.state === 'waiting';
+  return (
+    <span className={alarming ? 'alarm' : 'quiet'} role="status" data-saving={saving.state} title={saving.message}>
+      {SAVED_WORDS[saving.state]}
+      {saving.state === 'refused' && `: ${saving.message}`}
+    </span>
+  );
+}
+
+type ApproveProps = { view: SheetView; state: SheetState; open: number; onClose: () => void };
+
+/** A sheet with holes goes to the floor only with a reason. */
+function ApproveDialog({ view, state, open, onClose }: ApproveProps) {
+  const router = useRouter();
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  async function approve() {
+    setBusy(true);
+    const input = { shareId: view.shareId, version: state.version, overrideReason: reason.trim() };
+    const result = await act('approveSheet', input);
+    setBusy(false);
+    if (!result.ok) return setProblem(result.message);
+    router.push('/sheet');
+    router.refresh();
+  }
+  const blocking = state.findings.filter((finding) => finding.blocks);
+  return (
+    <Modal
+      open
+      title={open === 0 ? 'Approve the sheet' : `${open} open ${open === 1 ? 'question' : 'questions'}`}
+      onCancel={onClose}
+      onOk={() => void approve()}
+      okText={open === 0 ? 'Approve' : 'Approve all the same'}
+      okButtonProps={{ disabled: open > 0 && reason.trim() === '' }}
+      confirmLoading={busy}
+    >
+      {open === 0 ? (
+        <p>Every zone is answered and nothing clashes. The floor sees this sheet from now on.</p>
+      ) : (
+        <>
+          <ul>
+            {blocking.map((finding, index) => (
+              <li key={index}>{finding.sentence}</li>
+            ))}
+          </ul>
+          <label htmlFor="override">Why it goes to the floor so</label>
+          <Input.TextArea id="override" rows={2} value={reason} onChange={(event) => setReason(event.target.value)} />
+        </>
+      )}
+      <p role="alert" className="alarm">
+        {problem}
+      </p>
+    </Modal>
+  );
+}

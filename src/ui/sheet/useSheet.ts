@@ -1,0 +1,132 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { evaluate, type Evaluation, type Ground } from '@/core/sheet/evaluate';
+import { findingsOf, type Finding } from '@/core/sheet/findings';
+import type { Situation } from '@/core/sheet/situation';
+import type { Sheet } from '@/core/sheet/types';
+import { speciesById } from '@/core/species/registry';
+import type { SheetView } from '@/server/views/sheetView';
+import { act } from '../act';
+
+/** Milliseconds of quiet before a change is sent; the browser keeps it meanwhile. */
+const QUIET_BEFORE_SAVING = 400;
+
+export type Saving = { readonly state: 'saved' | 'saving' | 'waiting' | 'refused'; readonly message: string };
+
+export type SheetState = {
+  readonly sheet: Sheet;
+  readonly situation: Situation;
+  readonly ground: Ground;
+  readonly now: Evaluation;
+  readonly findings: readonly Finding[];
+  readonly saving: Saving;
+  readonly version: number;
+  readonly change: (sheet: Sheet) => void;
+  readonly approved: boolean;
+};
+
+type Kept = { baseVersion: number; sheet: Sheet };
+
+function keptKey(shareId: string): string {
+  return `fractum-sheet-${shareId}`;
+}
+
+function readKept(view: SheetView): Sheet | undefined {
+  try {
+    const text = window.localStorage.getItem(keptKey(view.shareId));
+    const kept = text ? (JSON.parse(text) as Kept) : undefined;
+    return kept?.baseVersion === view.version && !view.locked ? kept.sheet : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
+export function useSheet(view: SheetView): SheetState {
+  const [sheet, setSheet] = useState(view.sheet);
+  const [approved, setApproved] = useState(view.approved);
+  const [version, setVersion] = useState(view.version);
+  const [saving, setSaving] = useState<Saving>({ state: 'saved', message: '' });
+  const base = useRef(view.version);
+  const sending = useRef(false);
+  const latest = useRef<Sheet | null>(null);
+
+  const situation = useMemo<Situation>(
+    () => ({
+      species: speciesById(view.species),
+      unit: view.unit,
+      sides: view.sides,
+      addOns: view.addOns,
+      tools: view.tools,
+    }),
+    [view],
+  );
+  const ground = useMemo<Ground>(
+    () => ({ situation, coldSides: view.coldSides, priceList: view.priceList, bill: view.bill }),
+    [situation, view],
+  );
+  const now = useMemo(() => evaluate(ground, sheet), [ground, sheet]);
+  const findings = useMemo(
+    () => findingsOf(situation, sheet, view.coldSides, now.forecast),
+    [situation, sheet, view.coldSides, now],
+  );
+
+  const send = useCallback(async () => {
+    const wanted = latest.current;
+    if (!wanted || sending.current) return;
+    sending.current = true;
+    setSaving({ state: 'saving', message: '' });
+    const result = await act('saveSheet', { shareId: view.shareId, baseVersion: base.current, sheet: wanted });
+    sending.current = false;
+    if (!result.ok) {
+      setSaving({ state: result.reason === 'offline' ? 'waiting' : 'refused', message: result.message });
+      return;
+    }
+    base.current = result.value.version;
+    setVersion(result.value.version);
+    if (latest.current === wanted) {
+      latest.current = null;
+      window.localStorage.removeItem(keptKey(view.shareId));
+      setSaving({ state: 'saved', message: '' });
+    } else {
+      void sendAgain.current();
+    }
+  }, [view.shareId]);
+  const sendAgain = useRef(send);
+  useEffect(() => {
+    sendAgain.current = send;
+  }, [send]);
+
+  const change = useCallback(
+    (next: Sheet) => {
+      if (view.locked) return;
+      setSheet(next);
+      setApproved(false);
+      latest.current = next;
+      window.localStorage.setItem(keptKey(view.shareId), JSON.stringify({ baseVersion: base.current, sheet: next }));
+      setSaving({ state: 'saving', message: '' });
+    },
+    [view.locked, view.shareId],
+  );
+
+  useEffect(() => {
+    const kept = readKept(view);
+    // A change that had not reached the server before the page was left is taken up again.
+    if (kept) queueMicrotask(() => change(kept));
+  }, [view, change]);
+
+  useEffect(() => {
+    if (!latest.current) return undefined;
+    const timer = setTimeout(() => void send(), QUIET_BEFORE_SAVING);
+    return () => clearTimeout(timer);
+  }, [sheet, send]);
+
+  useEffect(() => {
+    const retry = () => void send();
+    window.addEventListener('online', retry);
+    return () => window.removeEventListener('online', retry);
+  }, [send]);
+
+  return { sheet, situation, ground, now, findings, saving, version, change, approved };
+}

@@ -1,0 +1,28 @@
+import type { Stage } from '@/core/order/stage';
+
+/** The word of each stage on the rail, and the key that goes there. */
+export const STAGE_WORDS: Readonly<Record<Stage, { readonly word: string; readonly key: string }>> = {
+  book: { word: 'Book', key: 'b' },
+  hang: { word: 'Hang', key: 'h' },
+  sheet: { word: 'Sheet', key: 's' },
+  wrap: { word: 'Wrap', key: 'w' },
+  reconcile: { word: 'Reconcile', key: 'r' },
+  settle: { word: 'Settle', key: 't' },
+};
+
+/** Where a share is worked on at a stage; shares that are only hung have no page of their own. */
+export function pageOf(stage: Stage | null, shareId: string): string {
+  switch (stage) {
+    case 'book':
+    case 'hang':
+    case 'sheet':
+      return `/sheet/${shareId}`;
+    case 'wrap':
+      return `/wrap/${shareId}`;
+    case 'reconcile':
+      return `/reconcile/${shareId}`;
+    case 'settle':
+    case null:
+      return `/settle/${shareId}`;
+  }
+}

@@ -1,0 +1,29 @@
+'use client';
+
+import { useHotkeys } from 'react-hotkeys-hook';
+
+type Keys = {
+  digit: (index: number) => void;
+  section: (by: 1 | -1) => void;
+  enter: () => void;
+  back: () => void;
+  label: () => void;
+  tare: () => void;
+  pieces: (by: 1 | -1) => void;
+  nothingMore: () => void;
+};
+
+/** The whole flow of the wrap table by keyboard. */
+export function useWrapKeys(enabled: boolean, keys: Keys): void {
+  const options = { enabled, preventDefault: true };
+  useHotkeys('1,2,3,4,5,6,7,8,9,0', (event) => keys.digit((Number(event.key) + 9) % 10), options);
+  useHotkeys('bracketright', () => keys.section(1), options);
+  useHotkeys('bracketleft', () => keys.section(-1), options);
+  useHotkeys('enter', () => keys.enter(), options);
+  useHotkeys('backspace', () => keys.back(), options);
+  useHotkeys('l', () => keys.label(), options);
+  useHotkeys('z', () => keys.tare(), options);
+  useHotkeys('equal,shift+equal,add', () => keys.pieces(1), options);
+  useHotkeys('minus,subtract', () => keys.pieces(-1), options);
+  useHotkeys('n', () => keys.nothingMore(), options);
+}
