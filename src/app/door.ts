@@ -16,13 +16,19 @@ export async function currentActor(): Promise<Actor | undefined> {
 }
 
 /** Passes the doorway by name with whatever came in. */
-export async function ask<Name extends UseCaseName>(name: Name, raw: unknown): Promise<Result<OutputOf<Name>>> {
+export async function ask<Name extends UseCaseName>(
+  name: Name,
+  raw: unknown,
+): Promise<Result<OutputOf<Name>>> {
   const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
   return passDoorway(asked, raw, await currentActor());
 }
 
 /** What a page shows: the answer, or the sign-in page, or the page for what is not there. */
-export async function askForPage<Name extends UseCaseName>(name: Name, input: InputOf<Name>): Promise<OutputOf<Name>> {
+export async function askForPage<Name extends UseCaseName>(
+  name: Name,
+  input: InputOf<Name>,
+): Promise<OutputOf<Name>> {
   const result = await ask(name, input);
   if (result.ok) return result.value;
   if (result.reason === 'not-signed-in') redirect('/sign-in');

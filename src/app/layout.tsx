@@ -5,7 +5,10 @@ import '@fontsource-variable/archivo/wdth.css';
 import '@/ui/globals.css';
 import { Providers } from '@/ui/Providers';
 
-export const metadata: Metadata = { title: 'Fractum', description: 'From the rail to the boxes to the bill.' };
+export const metadata: Metadata = {
+  title: 'Fractum',
+  description: 'From the rail to the boxes to the bill.',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 /** Every page reads the session and the database; none is frozen at build time. */

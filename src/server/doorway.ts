@@ -67,7 +67,13 @@ export async function passDoorway<Input, Output>(
 ): Promise<Result<Output>> {
   const result = await admit(asked, raw, actor, around);
   if (!result.ok && asked.writes) {
-    await audit(around.db, { asked: asked.name, actor, at: around.now, outcome: result.reason, subject: null });
+    await audit(around.db, {
+      asked: asked.name,
+      actor,
+      at: around.now,
+      outcome: result.reason,
+      subject: null,
+    });
   }
   return result;
 }
@@ -78,7 +84,8 @@ async function admit<Input, Output>(
   actor: Actor | undefined,
   around: Surroundings,
 ): Promise<Result<Output>> {
-  if (!actor) return failure('not-signed-in', 'You are not signed in. Sign in and try again; nothing was changed.');
+  if (!actor)
+    return failure('not-signed-in', 'You are not signed in. Sign in and try again; nothing was changed.');
   if (!asked.roles.includes(actor.role)) {
     return failure('not-allowed', `This is not for the ${actor.role}. Ask ${asked.roles.join(' or ')}.`);
   }
@@ -132,5 +139,8 @@ async function audit(
     outcome: line.outcome,
     subject: line.subject,
   });
-  log().info({ action: line.asked, actor: line.actor?.id, outcome: line.outcome, subject: line.subject }, 'action');
+  log().info(
+    { action: line.asked, actor: line.actor?.id, outcome: line.outcome, subject: line.subject },
+    'action',
+  );
 }

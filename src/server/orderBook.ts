@@ -15,28 +15,37 @@ import type { Sheet } from '@/core/sheet/types';
 import { speciesById } from '@/core/species/registry';
 import type { Database } from '@/data/database';
 import { balancesOfShare } from '@/data/repositories/ledger';
-import { allAnimals, allShares, allSides, type Animal, type Share, type Side } from '@/data/repositories/orders';
+import {
+  allAnimals,
+  allShares,
+  allSides,
+  type Animal,
+  type Share,
+  type Side,
+} from '@/data/repositories/orders';
 import { readPriceLists, readShop, type Shop } from '@/data/repositories/shop';
 import {
   allBlockStarts,
+  allSideWeights,
+  type BlockStart,
+  type SideWeight,
+} from '@/data/repositories/railWork';
+import {
   allClosings,
-  allLineNotes,
   allPayments,
   allPickUps,
-  allSideWeights,
-  latestSheet,
-  latestSheets,
-  standingWeighings,
-  weighingsOfShare,
-  type BlockStart,
   type Closing,
-  type LineNote,
   type Payment,
   type PickUp,
-  type SheetVersion,
-  type SideWeight,
+} from '@/data/repositories/settlement';
+import { latestSheet, latestSheets, type SheetVersion } from '@/data/repositories/sheets';
+import {
+  allLineNotes,
+  standingWeighings,
+  weighingsOfShare,
+  type LineNote,
   type Weighing,
-} from '@/data/repositories/work';
+} from '@/data/repositories/weighings';
 
 /** A side with the tickets that count. */
 export type HungSide = {
@@ -85,7 +94,11 @@ async function loadOrders(db: Database, only?: string): Promise<Order[]> {
   const shares = await allShares(db);
   const sides = await allSides(db);
   const tickets = await allSideWeights(db);
-  const sheets = new Map((only ? await latestSheet(db, only).then((own) => (own ? [own] : [])) : await latestSheets(db)).map((sheet) => [sheet.shareId, sheet]));
+  const sheets = new Map(
+    (only ? await latestSheet(db, only).then((own) => (own ? [own] : [])) : await latestSheets(db)).map(
+      (sheet) => [sheet.shareId, sheet],
+    ),
+  );
   const starts = new Map((await allBlockStarts(db)).map((start) => [start.shareId, start]));
   const weighings: Weighing[] = only ? await weighingsOfShare(db, only) : await standingWeighings(db);
   const notes = await allLineNotes(db);

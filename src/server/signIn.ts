@@ -55,7 +55,10 @@ export async function signIn(
   const since = new Date(now.getTime() - REST_MINUTES * 60_000).toISOString();
   if ((await failuresSince(db, given.name, since)) >= FAILURES_ALLOWED) {
     await auditSignIn(db, given.name, now, 'locked');
-    return failure('locked', `Too many wrong tries for this name. Wait ${REST_MINUTES} minutes, or ask the owner.`);
+    return failure(
+      'locked',
+      `Too many wrong tries for this name. Wait ${REST_MINUTES} minutes, or ask the owner.`,
+    );
   }
   const user = await userByName(db, given.name);
   const fits = await secretFits(given.secret, user?.secret ?? NOBODY);
@@ -76,11 +79,22 @@ export async function signIn(
 }
 
 async function auditSignIn(db: Database, name: string, now: Date, outcome: string): Promise<void> {
-  await writeAudit(db, { at: now.toISOString(), actor: name, role: 'none', action: 'signIn', outcome, subject: null });
+  await writeAudit(db, {
+    at: now.toISOString(),
+    actor: name,
+    role: 'none',
+    action: 'signIn',
+    outcome,
+    subject: null,
+  });
 }
 
 /** Who holds this token; undefined when nobody does any more. */
-export async function actorOf(db: Database, token: string | undefined, now: Date): Promise<Actor | undefined> {
+export async function actorOf(
+  db: Database,
+  token: string | undefined,
+  now: Date,
+): Promise<Actor | undefined> {
   if (!token) return undefined;
   const user = await userOfSession(db, tokenHash(token), now.toISOString());
   return user && { id: user.id, name: user.name, role: user.role };

@@ -124,7 +124,12 @@ class Writer {
 
   rule(): void {
     const y = this.y;
-    this.page.drawLine({ start: { x: PAGE.margin, y }, end: { x: PAGE.width - PAGE.margin, y }, color: QUIET, thickness: 0.5 });
+    this.page.drawLine({
+      start: { x: PAGE.margin, y },
+      end: { x: PAGE.width - PAGE.margin, y },
+      color: QUIET,
+      thickness: 0.5,
+    });
   }
 
   box(x: number, width: number, height: number, color: typeof INK): void {
@@ -175,7 +180,8 @@ function boxes(writer: Writer, view: SettleView): void {
   for (const pack of view.packs) {
     writer.room(18);
     writer.text(pack.cut);
-    if (pack.green !== null) writer.text(`from ${formatWeight(pack.green)} ${view.unit} fresh`, { x: 300, quiet: true });
+    if (pack.green !== null)
+      writer.text(`from ${formatWeight(pack.green)} ${view.unit} fresh`, { x: 300, quiet: true });
     writer.figure(`${pack.packs} ${pack.packs === 1 ? 'pack' : 'packs'}`, 470);
     writer.figure(`${formatWeight(pack.net)} ${view.unit}`, RIGHT);
     writer.down(15);
@@ -224,7 +230,9 @@ export async function statementPdf(view: SettleView): Promise<Uint8Array> {
   writer.down(26);
   writer.text(view.name, { size: 22, bold: true });
   writer.down(18);
-  writer.text(`${view.about}.${view.inspection === 'custom-exempt' ? ' Not for sale.' : ''}`, { quiet: true });
+  writer.text(`${view.about}.${view.inspection === 'custom-exempt' ? ' Not for sale.' : ''}`, {
+    quiet: true,
+  });
   writer.down(10);
   writer.heading('Where the weight went');
   steps(writer, view);

@@ -50,7 +50,13 @@ export function BridgeChart({ steps, unit }: { steps: readonly BridgeStep[]; uni
         axisLabel: { color: CHART_COLOURS.ink, fontSize: 13 },
       },
       series: [
-        { type: 'bar', stack: 'bridge', silent: true, itemStyle: { color: 'transparent' }, data: placed.map((b) => b.start) },
+        {
+          type: 'bar',
+          stack: 'bridge',
+          silent: true,
+          itemStyle: { color: 'transparent' },
+          data: placed.map((b) => b.start),
+        },
         {
           type: 'bar',
           stack: 'bridge',
@@ -59,12 +65,23 @@ export function BridgeChart({ steps, unit }: { steps: readonly BridgeStep[]; uni
             value: bar.length,
             itemStyle: {
               color: steps[index]!.lost ? CHART_COLOURS.lost : CHART_COLOURS.kept,
-              decal: steps[index]!.lost ? { symbol: 'rect', dashArrayX: [1, 0], dashArrayY: [2, 5], rotation: -0.8, color: 'rgba(30,26,23,0.18)' } : null,
+              decal: steps[index]!.lost
+                ? {
+                    symbol: 'rect',
+                    dashArrayX: [1, 0],
+                    dashArrayY: [2, 5],
+                    rotation: -0.8,
+                    color: 'rgba(30,26,23,0.18)',
+                  }
+                : null,
             },
             label: {
               show: true,
               position: 'right',
-              formatter: `${steps[index]!.lost ? '−' : ''}${formatWeight(steps[index]!.weight, 1)}`.replace('−-', '+'),
+              formatter: `${steps[index]!.lost ? '−' : ''}${formatWeight(steps[index]!.weight, 1)}`.replace(
+                '−-',
+                '+',
+              ),
               color: CHART_COLOURS.ink,
               fontWeight: 600,
             },
@@ -79,5 +96,7 @@ export function BridgeChart({ steps, unit }: { steps: readonly BridgeStep[]; uni
       chart.dispose();
     };
   }, [steps, unit]);
-  return <div ref={box} style={{ height: 36 + steps.length * 30 }} role="img" aria-label="Where the weight went" />;
+  return (
+    <div ref={box} style={{ height: 36 + steps.length * 30 }} role="img" aria-label="Where the weight went" />
+  );
 }

@@ -21,12 +21,25 @@ function entriesOf(tickets: readonly Ticket[]): Entry[] {
       detail: `${ticket.tag} from ${ticket.farm}, ${ticket.stage ? STAGE_WORDS[ticket.stage].word : 'picked up'}`,
       page: pageOf(ticket.stage, ticket.shareId),
     })),
-    ...STAGES.map((stage) => ({ key: stage, label: STAGE_WORDS[stage].word, detail: 'stage', page: `/${stage}` })),
+    ...STAGES.map((stage) => ({
+      key: stage,
+      label: STAGE_WORDS[stage].word,
+      detail: 'stage',
+      page: `/${stage}`,
+    })),
   ];
 }
 
 /** One key opens it: jump to any order, tag, customer or stage by a part of the name. */
-export function Palette({ open, onClose, tickets }: { open: boolean; onClose: () => void; tickets: readonly Ticket[] }) {
+export function Palette({
+  open,
+  onClose,
+  tickets,
+}: {
+  open: boolean;
+  onClose: () => void;
+  tickets: readonly Ticket[];
+}) {
   const router = useRouter();
   const [said, setSaid] = useState('');
   const [at, setAt] = useState(0);
@@ -42,7 +55,14 @@ export function Palette({ open, onClose, tickets }: { open: boolean; onClose: ()
     router.push(entry.page);
   };
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Find an order, a tag, a name" destroyOnHidden width={520}>
+    <Modal
+      open={open}
+      onCancel={onClose}
+      footer={null}
+      title="Find an order, a tag, a name"
+      destroyOnHidden
+      width={520}
+    >
       <Input
         autoFocus
         aria-label="Part of a name, tag or farm"

@@ -22,7 +22,12 @@ export function SideMap({ map, destinationOf, describe, active, onChoose, onPoin
   const zones = Object.keys(map.zones);
   const shown = [...zones.filter((zone) => zone !== active), ...zones.filter((zone) => zone === active)];
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className={styles.map} role="group" aria-label="Hanging side, hind leg up">
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className={styles.map}
+      role="group"
+      aria-label="Hanging side, hind leg up"
+    >
       <Patterns />
       {shown.map((zone) => {
         const destination = destinationOf(zone);

@@ -5,7 +5,12 @@ import { useState } from 'react';
 import type { Result } from '@/core/quantity/result';
 import styles from './SignInForm.module.css';
 
-type DemoUser = { readonly name: string; readonly role: string; readonly secret: string; readonly does: string };
+type DemoUser = {
+  readonly name: string;
+  readonly role: string;
+  readonly secret: string;
+  readonly does: string;
+};
 
 async function send(name: string, secret: string): Promise<Result<unknown>> {
   try {
@@ -48,7 +53,13 @@ export function SignInForm({ demoUsers }: { demoUsers: readonly DemoUser[] }) {
           }}
         >
           <label htmlFor="name">Name</label>
-          <Input id="name" autoComplete="username" value={name} onChange={(e) => setName(e.target.value)} autoFocus />
+          <Input
+            id="name"
+            autoComplete="username"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+            autoFocus
+          />
           <label htmlFor="secret">Secret</label>
           <Input.Password
             id="secret"
@@ -59,7 +70,13 @@ export function SignInForm({ demoUsers }: { demoUsers: readonly DemoUser[] }) {
           <p role="alert" className={styles.problem}>
             {problem}
           </p>
-          <Button type="primary" htmlType="submit" loading={busy} disabled={name === '' || secret === ''} block>
+          <Button
+            type="primary"
+            htmlType="submit"
+            loading={busy}
+            disabled={name === '' || secret === ''}
+            block
+          >
             Sign in
           </Button>
         </form>
@@ -69,7 +86,12 @@ export function SignInForm({ demoUsers }: { demoUsers: readonly DemoUser[] }) {
           <h2>The demo shop</h2>
           <p className="quiet">Skerry Sound Cut &amp; Wrap. Everybody and everything in it is invented.</p>
           {demoUsers.map((user) => (
-            <button key={user.name} type="button" onClick={() => void enter(user.name, user.secret)} disabled={busy}>
+            <button
+              key={user.name}
+              type="button"
+              onClick={() => void enter(user.name, user.secret)}
+              disabled={busy}
+            >
               <b>{user.name}</b>
               <span>
                 {user.role}, {user.does}

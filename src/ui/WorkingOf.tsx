@@ -8,7 +8,12 @@ import styles from './WorkingOf.module.css';
 /** Any figure that can be asked how it came about. The one way to show a working, on every screen. */
 export function WorkingOf({ working, children }: { working: Working; children: ReactNode }) {
   return (
-    <Popover trigger="click" content={<WorkingTable working={working} />} title={working.title} placement="leftTop">
+    <Popover
+      trigger="click"
+      content={<WorkingTable working={working} />}
+      title={working.title}
+      placement="leftTop"
+    >
       <button type="button" className={styles.figure} aria-label={`${working.title}: how it came about`}>
         {children}
       </button>

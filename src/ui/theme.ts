@@ -39,4 +39,10 @@ export const deskTheme: ThemeConfig = {
 };
 
 /** Colours of the destinations for charts; CSS has the same as variables. */
-export const CHART_COLOURS = { kept: '#6b3a2a', lost: '#cdc5b4', ink: INK, quiet: '#6a6154', line: '#d8cebb' } as const;
+export const CHART_COLOURS = {
+  kept: '#6b3a2a',
+  lost: '#cdc5b4',
+  ink: INK,
+  quiet: '#6a6154',
+  line: '#d8cebb',
+} as const;

@@ -1,7 +1,13 @@
 import { redirect } from 'next/navigation';
 import { currentActor } from '@/app/door';
 
-const FIRST_PAGE = { owner: '/book', counter: '/book', cutter: '/wrap', wrapper: '/wrap', smoker: '/wrap' } as const;
+const FIRST_PAGE = {
+  owner: '/book',
+  counter: '/book',
+  cutter: '/wrap',
+  wrapper: '/wrap',
+  smoker: '/wrap',
+} as const;
 
 /** Everybody starts where their work is. */
 export default async function Home() {

@@ -9,7 +9,10 @@ const ITEMS_PER_SPECIES = 1000;
 const FIRST_GRIND_ITEM = 900;
 
 /** The shop's number for a cut, by its place in the species' data; it goes into the bars of the label. */
-export function itemNumber(species: Species, line: Pick<ForecastLine, 'key' | 'kind' | 'decision' | 'cut'>): number {
+export function itemNumber(
+  species: Species,
+  line: Pick<ForecastLine, 'key' | 'kind' | 'decision' | 'cut'>,
+): number {
   const base = (allSpecies().indexOf(species) + 1) * ITEMS_PER_SPECIES;
   if (line.kind !== 'cut') {
     const recipe = species.recipes.findIndex((each) => line.cut.startsWith(each.name));

@@ -50,7 +50,10 @@ export function takeTare(platform: Platform): Platform | 'not-steady' {
 }
 
 /** The next reading; `wobble` from -1 to 1 says how far a moving load is off. */
-export function nextReading(platform: Platform, wobble: number): { platform: Platform; reading: ScaleReading } {
+export function nextReading(
+  platform: Platform,
+  wobble: number,
+): { platform: Platform; reading: ScaleReading } {
   const state = stateOf(platform);
   const swing = state === 'moving' ? wobble * Math.max(60, platform.load * 0.04) : 0;
   const gross = Math.max(0, rounded(platform, platform.load + swing));

@@ -9,7 +9,7 @@ import type { Situation } from '@/core/sheet/situation';
 import type { FieldProblem } from '@/core/sheet/sheetProblems';
 import { speciesById } from '@/core/species/registry';
 import {
-  animalByTag,
+  animalIdByTag,
   animalIdByClientId,
   writeAnimal,
   writePerson,
@@ -19,7 +19,7 @@ import {
   type SidePosition,
 } from '@/data/repositories/orders';
 import { readPriceLists, readShop, type Shop } from '@/data/repositories/shop';
-import { writeSheet } from '@/data/repositories/work';
+import { writeSheet } from '@/data/repositories/sheets';
 import { OFFICE, useCase, type House } from '../doorway';
 import { shopDay } from '../orderBook';
 import { clientId } from './fields';
@@ -44,7 +44,7 @@ export const bookOrder = useCase<Input, { animalId: string }>({
 });
 
 async function checkDocument(house: House, shop: Shop, document: OrderDocument): Promise<Result<true>> {
-  if (await animalByTag(house.db, document.animal.tag)) {
+  if (await animalIdByTag(house.db, document.animal.tag)) {
     const message = `Tag ${document.animal.tag} is on the rail already. Check the tag, or add a letter.`;
     return failure('tag-taken', message, 'document.animal.tag');
   }
@@ -86,7 +86,8 @@ function documentProblems(shop: Shop, document: OrderDocument): FieldProblem[] {
     return [
       {
         field: `document.weights.${side}.cold`,
-        message: hot === undefined ? 'A cold weight needs its hot weight.' : 'Cold is more than hot. Check both.',
+        message:
+          hot === undefined ? 'A cold weight needs its hot weight.' : 'Cold is more than hot. Check both.',
       },
     ];
   });
@@ -121,7 +122,8 @@ async function writeOrder(house: House, shop: Shop, requestId: string, document:
     bookedAt: house.now.toISOString(),
   };
   await writeAnimal(house.db, animal);
-  for (const position of ['left', 'right'] as const) await writeSideOf(house, shop, document, animal.id, position);
+  for (const position of ['left', 'right'] as const)
+    await writeSideOf(house, shop, document, animal.id, position);
   for (const [at, share] of document.shares.entries()) {
     const owner = await person(house, share.owner);
     const written = {

@@ -6,7 +6,12 @@ import { formatWeight, type Weight } from '@/core/quantity/weight';
 import { balancesOfSides, writeTransaction } from '@/data/repositories/ledger';
 import { allShares, allSides } from '@/data/repositories/orders';
 import { readShop } from '@/data/repositories/shop';
-import { allBlockStarts, allSideWeights, writeSideWeight, type SideWeight } from '@/data/repositories/work';
+import {
+  allBlockStarts,
+  allSideWeights,
+  writeSideWeight,
+  type SideWeight,
+} from '@/data/repositories/railWork';
 import { EVERYONE, useCase, type House } from '../doorway';
 import { clientId, id, thousandths } from './fields';
 
@@ -50,7 +55,11 @@ async function whyRefused(house: House, ticket: Ticket, tickets: readonly SideWe
   return coldAboveHot(ticket, tickets, (await readShop(house.db)).unit);
 }
 
-function coldAboveHot(ticket: Ticket, tickets: readonly SideWeight[], unit: string): Result<never> | undefined {
+function coldAboveHot(
+  ticket: Ticket,
+  tickets: readonly SideWeight[],
+  unit: string,
+): Result<never> | undefined {
   const latest = (kind: SideWeight['kind']) =>
     tickets.findLast((each) => each.sideId === ticket.sideId && each.kind === kind);
   const net = ticket.gross - ticket.tare;
@@ -58,11 +67,19 @@ function coldAboveHot(ticket: Ticket, tickets: readonly SideWeight[], unit: stri
   const hotNet = ticket.kind === 'hot' ? net : hot && hot.gross - hot.tare;
   const coldNet = ticket.kind === 'cold' ? net : cold && cold.gross - cold.tare;
   if (hotNet === undefined) {
-    return failure('no-hot-weight', 'Write the hot weight first; the cold weight is measured against it.', 'gross');
+    return failure(
+      'no-hot-weight',
+      'Write the hot weight first; the cold weight is measured against it.',
+      'gross',
+    );
   }
   if (coldNet === undefined || coldNet <= hotNet) return undefined;
   const [saysCold, saysHot] = [coldNet, hotNet].map((w) => `${formatWeight(w as Weight)} ${unit}`);
-  return failure('heavier-than-hot', `Cold ${saysCold} is more than hot ${saysHot}. Check tag and tare.`, 'gross');
+  return failure(
+    'heavier-than-hot',
+    `Cold ${saysCold} is more than hot ${saysHot}. Check tag and tare.`,
+    'gross',
+  );
 }
 
 /** The ticket itself, and the ledger brought to what the tickets now say. The caller has checked it. */

@@ -4,7 +4,7 @@ import { postClosing } from '@/core/ledger/ledger';
 import { cents } from '@/core/quantity/money';
 import { failure, success } from '@/core/quantity/result';
 import { balancesOfShare, writeTransaction } from '@/data/repositories/ledger';
-import { writeClosing, writePayment, writePickUp } from '@/data/repositories/work';
+import { writeClosing, writePayment, writePickUp } from '@/data/repositories/settlement';
 import { OFFICE, useCase } from '../doorway';
 import { finalBill, isPacked, orderOf, paidOf, reconciliationOf } from '../orderBook';
 import { clientId, id } from './fields';
@@ -21,7 +21,10 @@ export const closeShare = useCase<{ clientId: string; shareId: string; note: str
     if (!order) return failure('not-found', 'There is no such share.');
     if (order.closing) return success({ shareId });
     if (!order.start || !isPacked(order)) {
-      return failure('still-due', 'Some cuts of the sheet are neither packed nor explained. Pack them or say why.');
+      return failure(
+        'still-due',
+        'Some cuts of the sheet are neither packed nor explained. Pack them or say why.',
+      );
     }
     const balance = await reconciliationOf(house.db, order);
     const explained = new Set(order.notes.map((each) => each.lineKey));
@@ -32,12 +35,20 @@ export const closeShare = useCase<{ clientId: string; shareId: string; note: str
     }
     if (balance.verdict !== 'usual' && note === '') {
       const percent = (balance.unaccountedBp / 100).toFixed(2);
-      return failure('needs-a-note', `${percent} % is unaccounted. Look for it, then write what was found.`, 'note');
+      return failure(
+        'needs-a-note',
+        `${percent} % is unaccounted. Look for it, then write what was found.`,
+        'note',
+      );
     }
     const at = house.now.toISOString();
     const postings = postClosing(shareId, await balancesOfShare(house.db, shareId));
     if (postings.length > 0) {
-      await writeTransaction(house.db, { id: randomUUID(), kind: 'closing', at, actorId: house.actor.id }, postings);
+      await writeTransaction(
+        house.db,
+        { id: randomUUID(), kind: 'closing', at, actorId: house.actor.id },
+        postings,
+      );
     }
     await writeClosing(house.db, {
       shareId,
@@ -51,7 +62,12 @@ export const closeShare = useCase<{ clientId: string; shareId: string; note: str
   },
 });
 
-type PaymentInput = { clientId: string; shareId: string; amountCents: number; method: 'cash' | 'card' | 'transfer' };
+type PaymentInput = {
+  clientId: string;
+  shareId: string;
+  amountCents: number;
+  method: 'cash' | 'card' | 'transfer';
+};
 
 /** Takes a payment; a payment back is written with a minus. */
 export const takePayment = useCase<PaymentInput, { shareId: string }>({

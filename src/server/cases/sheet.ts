@@ -7,7 +7,8 @@ import { sheetProblems } from '@/core/sheet/sheetProblems';
 import { sheetSchema } from '@/core/sheet/sheetSchema';
 import type { Sheet } from '@/core/sheet/types';
 import { writeTransaction } from '@/data/repositories/ledger';
-import { writeBlockStart, writeSheet } from '@/data/repositories/work';
+import { writeBlockStart } from '@/data/repositories/railWork';
+import { writeSheet } from '@/data/repositories/sheets';
 import { EVERYONE, OFFICE, useCase, type House } from '../doorway';
 import { estimateOf, netOf, openQuestions, orderOf, type Order } from '../orderBook';
 import { id } from './fields';
@@ -39,7 +40,8 @@ export const saveSheet = useCase<{ shareId: string; baseVersion: number; sheet: 
     const found = await changeable(house, shareId);
     if (!found.ok) return found;
     const latest = found.value.sheet;
-    if (latest && JSON.stringify(latest.sheet) === JSON.stringify(sheet)) return success({ version: latest.version });
+    if (latest && JSON.stringify(latest.sheet) === JSON.stringify(sheet))
+      return success({ version: latest.version });
     if ((latest?.version ?? 0) !== baseVersion) {
       return failure(
         'changed-elsewhere',
@@ -74,35 +76,46 @@ async function writeVersion(
 }
 
 /** Lets a sheet go to the floor: without holes and clashes, or with a reason that somebody signs. */
-export const approveSheet = useCase<{ shareId: string; version: number; overrideReason: string }, SavedSheet>({
-  name: 'approveSheet',
-  roles: OFFICE,
-  writes: true,
-  input: Joi.object({
-    shareId: id,
-    version: Joi.number().integer().min(0).required(),
-    overrideReason: Joi.string().trim().allow('').max(300).required(),
-  }),
-  subject: (input) => input.shareId,
-  run: async (house, { shareId, version, overrideReason }) => {
-    const found = await changeable(house, shareId);
-    if (!found.ok) return found;
-    const { sheet } = found.value;
-    if (!sheet) return failure('no-sheet', 'Nothing is on this sheet yet.');
-    if (sheet.version !== version) {
-      return failure('changed-elsewhere', 'This sheet was changed in another window. Look at it again first.');
-    }
-    if (sheet.approved) return success({ version });
-    const open = openQuestions(found.value).filter((finding) => finding.blocks);
-    if (!isComplete(open) && overrideReason === '') {
-      const count = open.length === 1 ? '1 question is' : `${open.length} questions are`;
-      const refused = failure('open-questions', `${count} open. Answer them, or write why it goes to the floor so.`);
-      return { ...refused, problems: open.map((each) => ({ field: each.decision, message: each.sentence })) };
-    }
-    const approval = { overrideReason: isComplete(open) ? null : overrideReason };
-    return success(await writeVersion(house, shareId, version + 1, sheet.sheet, approval));
+export const approveSheet = useCase<{ shareId: string; version: number; overrideReason: string }, SavedSheet>(
+  {
+    name: 'approveSheet',
+    roles: OFFICE,
+    writes: true,
+    input: Joi.object({
+      shareId: id,
+      version: Joi.number().integer().min(0).required(),
+      overrideReason: Joi.string().trim().allow('').max(300).required(),
+    }),
+    subject: (input) => input.shareId,
+    run: async (house, { shareId, version, overrideReason }) => {
+      const found = await changeable(house, shareId);
+      if (!found.ok) return found;
+      const { sheet } = found.value;
+      if (!sheet) return failure('no-sheet', 'Nothing is on this sheet yet.');
+      if (sheet.version !== version) {
+        return failure(
+          'changed-elsewhere',
+          'This sheet was changed in another window. Look at it again first.',
+        );
+      }
+      if (sheet.approved) return success({ version });
+      const open = openQuestions(found.value).filter((finding) => finding.blocks);
+      if (!isComplete(open) && overrideReason === '') {
+        const count = open.length === 1 ? '1 question is' : `${open.length} questions are`;
+        const refused = failure(
+          'open-questions',
+          `${count} open. Answer them, or write why it goes to the floor so.`,
+        );
+        return {
+          ...refused,
+          problems: open.map((each) => ({ field: each.decision, message: each.sentence })),
+        };
+      }
+      const approval = { overrideReason: isComplete(open) ? null : overrideReason };
+      return success(await writeVersion(house, shareId, version + 1, sheet.sheet, approval));
+    },
   },
-});
+);
 
 /** Takes a share to the block: the ledger moves its sides, and the estimate is kept as it was. */
 export const startBlock = useCase<{ shareId: string }, { shareId: string }>({

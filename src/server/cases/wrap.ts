@@ -4,26 +4,29 @@ import type { ForecastLine } from '@/core/forecast/types';
 import { tradeItem } from '@/core/label/gs1';
 import { itemNumber } from '@/core/label/itemNumber';
 import { keepUntil, labelFor, type Label } from '@/core/label/label';
-import { balanceOfKind, cureAccount, balanceOf, postWeighing, type WeighingPurpose } from '@/core/ledger/ledger';
+import {
+  balanceOfKind,
+  cureAccount,
+  balanceOf,
+  postWeighing,
+  type WeighingPurpose,
+} from '@/core/ledger/ledger';
 import { formatInches } from '@/core/quantity/length';
 import { failure, success, type Failure, type Result } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { balancesOfShare, reverseTransaction, writeTransaction } from '@/data/repositories/ledger';
+import { labelJobsOf, markPrinted, unprintedJobs, writeLabelJob } from '@/data/repositories/labels';
 import {
   isVoided,
-  labelJobsOf,
-  markPrinted,
   nextSerial,
-  unprintedJobs,
   weighingByClientId,
   weighingById,
   weighingOfLoad,
-  writeLabelJob,
   writeLineNote,
   writeVoid,
   writeWeighing,
   type Weighing,
-} from '@/data/repositories/work';
+} from '@/data/repositories/weighings';
 import type { ScaleReading } from '@/devices/scale/reading';
 import { EVERYONE, useCase, type House } from '../doorway';
 import { log } from '../log';
@@ -56,7 +59,10 @@ const purposeSchema = Joi.alternatives().try(
   }),
   Joi.object({ kind: Joi.valid('green').required(), lineKey }),
   Joi.object({ kind: Joi.valid('tub').required() }),
-  Joi.object({ kind: Joi.valid('barrel').required(), barrel: Joi.valid('bone', 'fat', 'skin', 'inedible').required() }),
+  Joi.object({
+    kind: Joi.valid('barrel').required(),
+    barrel: Joi.valid('bone', 'fat', 'skin', 'inedible').required(),
+  }),
 );
 
 /** Takes a steady weight: a package with its label, green weight into the cure, trim to the tub, or a barrel. */
@@ -84,9 +90,11 @@ export const weigh = useCase<WeighInput, Taken>({
     const known = await weighingByClientId(house.db, input.clientId);
     if (known) return success(await takenOf(house, known));
     const order = await orderOf(house.db, input.shareId);
-    if (!order?.start) return failure('not-on-the-block', 'This share is not on the block yet. Start it first.');
+    if (!order?.start)
+      return failure('not-on-the-block', 'This share is not on the block yet. Start it first.');
     if (order.closing) return failure('closed', 'This order is closed. Nothing more is weighed to it.');
-    const refused = readingProblem(input.reading, order.shop.unit) ?? (await loadProblem(house, input.reading));
+    const refused =
+      readingProblem(input.reading, order.shop.unit) ?? (await loadProblem(house, input.reading));
     if (refused) return refused;
     const line = lineOf(order, input.purpose);
     if (!line.ok) return line;
@@ -102,10 +110,15 @@ export const weigh = useCase<WeighInput, Taken>({
 
 /** Why a reading cannot be taken. */
 function readingProblem(reading: ScaleReading, unit: WeighingUnit): Failure | undefined {
-  if (reading.unit !== unit) return failure('wrong-unit', `The scale shows ${reading.unit}; this shop weighs in ${unit}.`);
-  if (reading.state === 'overload') return failure('overload', 'Too heavy for this scale. Take it off and split it.');
+  if (reading.unit !== unit)
+    return failure('wrong-unit', `The scale shows ${reading.unit}; this shop weighs in ${unit}.`);
+  if (reading.state === 'overload')
+    return failure('overload', 'Too heavy for this scale. Take it off and split it.');
   if (reading.state === 'empty') {
-    return failure('nothing-on-the-scale', 'There is nothing on the scale. Put the pack on and wait for steady.');
+    return failure(
+      'nothing-on-the-scale',
+      'There is nothing on the scale. Put the pack on and wait for steady.',
+    );
   }
   if (reading.state !== 'steady') return failure('not-steady', 'The scale is still moving. Wait for steady.');
   if (reading.net !== reading.gross - reading.tare) {
@@ -120,10 +133,18 @@ function readingProblem(reading: ScaleReading, unit: WeighingUnit): Failure | un
 /** One thing on the platform is taken once, whoever presses the key, in however many windows. */
 async function loadProblem(house: House, reading: ScaleReading): Promise<Failure | undefined> {
   const taken = await weighingOfLoad(house.db, reading.scaleId, reading.loadId);
-  return taken && failure('already-taken', `This weight was taken as ${taken.cut}. Lift it off, then put the next one on.`);
+  return (
+    taken &&
+    failure('already-taken', `This weight was taken as ${taken.cut}. Lift it off, then put the next one on.`)
+  );
 }
 
-const BARREL_WORDS = { bone: 'Bone', fat: 'Fat out', skin: 'Skin', inedible: 'Glands and condemned' } as const;
+const BARREL_WORDS = {
+  bone: 'Bone',
+  fat: 'Fat out',
+  skin: 'Skin',
+  inedible: 'Glands and condemned',
+} as const;
 
 type Named = Pick<ForecastLine, 'key' | 'cut' | 'destination'> & { readonly line?: ForecastLine };
 
@@ -136,21 +157,33 @@ function lineOf(order: Order, purpose: WeighingPurpose): Result<Named> {
   if (!line) return failure('not-on-the-sheet', 'That cut is not on this sheet. Choose one of the targets.');
   const cured = line.cure !== null;
   const from = purpose.kind === 'green' ? 'share' : purpose.from;
-  const fits = purpose.kind === 'green' ? cured : from === (cured ? 'cure' : line.kind === 'grind' ? 'tub' : 'share');
+  const fits =
+    purpose.kind === 'green' ? cured : from === (cured ? 'cure' : line.kind === 'grind' ? 'tub' : 'share');
   if (!fits) return failure('wrong-place', `${line.cut} is not weighed that way.`);
   return success({ key: line.key, cut: line.cut, destination: line.destination, line });
 }
 
 /** Meat comes out of a tub or a cure only after it went in. */
-async function sourceProblem(house: House, order: Order, purpose: WeighingPurpose): Promise<Failure | undefined> {
+async function sourceProblem(
+  house: House,
+  order: Order,
+  purpose: WeighingPurpose,
+): Promise<Failure | undefined> {
   if (purpose.kind !== 'package' || purpose.from === 'share') return undefined;
   const held = await balancesOfShare(house.db, order.share.id);
   if (purpose.from === 'tub' && balanceOfKind(held, 'tub') <= 0) {
     return failure('tub-empty', 'No trim has been weighed into the tub yet. Weigh the tub first.');
   }
   const cured = order.weighings.some((each) => each.kind === 'green' && each.lineKey === purpose.lineKey);
-  if (purpose.from === 'cure' && !cured && balanceOf(held, cureAccount(order.share.id, purpose.lineKey)) <= 0) {
-    return failure('not-in-cure', 'Its green weight is missing. Weigh it green before it comes out of the cure.');
+  if (
+    purpose.from === 'cure' &&
+    !cured &&
+    balanceOf(held, cureAccount(order.share.id, purpose.lineKey)) <= 0
+  ) {
+    return failure(
+      'not-in-cure',
+      'Its green weight is missing. Weigh it green before it comes out of the cure.',
+    );
   }
   return undefined;
 }
@@ -162,7 +195,11 @@ async function take(house: House, order: Order, input: WeighInput, named: Named)
   if (!postings.ok) return postings;
   const at = house.now.toISOString();
   const transactionId = randomUUID();
-  await writeTransaction(house.db, { id: transactionId, kind: purpose.kind, at, actorId: house.actor.id }, postings.value);
+  await writeTransaction(
+    house.db,
+    { id: transactionId, kind: purpose.kind, at, actorId: house.actor.id },
+    postings.value,
+  );
   const weighing: Weighing = {
     id: weighingId,
     clientId: input.clientId,
@@ -258,31 +295,40 @@ async function takenOf(house: House, weighing: Weighing): Promise<Taken> {
 }
 
 /** Takes a weighing back: a new entry that undoes it. The pack is weighed again as a new one. */
-export const voidWeighing = useCase<{ clientId: string; weighingId: string; reason: string }, { id: string }>({
-  name: 'voidWeighing',
-  roles: EVERYONE,
-  writes: true,
-  input: Joi.object({ clientId, weighingId: id, reason: Joi.string().trim().min(1).max(200).required() }),
-  subject: (input) => input.weighingId,
-  run: async (house, { clientId: requestId, weighingId, reason }) => {
-    const weighing = await weighingById(house.db, weighingId);
-    if (!weighing) return failure('not-found', 'There is no such weighing.');
-    if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
-    const order = await orderOf(house.db, weighing.shareId);
-    if (order?.closing) return failure('closed', 'This order is closed. Its weighings stand.');
-    const at = house.now.toISOString();
-    const transactionId = randomUUID();
-    await reverseTransaction(house.db, {
-      id: transactionId,
-      kind: 'void',
-      at,
-      actorId: house.actor.id,
-      reversesId: weighing.transactionId,
-    });
-    await writeVoid(house.db, { weighingId, clientId: requestId, reason, at, actorId: house.actor.id, transactionId });
-    return success({ id: weighingId });
+export const voidWeighing = useCase<{ clientId: string; weighingId: string; reason: string }, { id: string }>(
+  {
+    name: 'voidWeighing',
+    roles: EVERYONE,
+    writes: true,
+    input: Joi.object({ clientId, weighingId: id, reason: Joi.string().trim().min(1).max(200).required() }),
+    subject: (input) => input.weighingId,
+    run: async (house, { clientId: requestId, weighingId, reason }) => {
+      const weighing = await weighingById(house.db, weighingId);
+      if (!weighing) return failure('not-found', 'There is no such weighing.');
+      if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
+      const order = await orderOf(house.db, weighing.shareId);
+      if (order?.closing) return failure('closed', 'This order is closed. Its weighings stand.');
+      const at = house.now.toISOString();
+      const transactionId = randomUUID();
+      await reverseTransaction(house.db, {
+        id: transactionId,
+        kind: 'void',
+        at,
+        actorId: house.actor.id,
+        reversesId: weighing.transactionId,
+      });
+      await writeVoid(house.db, {
+        weighingId,
+        clientId: requestId,
+        reason,
+        at,
+        actorId: house.actor.id,
+        transactionId,
+      });
+      return success({ id: weighingId });
+    },
   },
-});
+);
 
 /** Prints the label of a package once more; the copy says so in its file name. */
 export const reprintLabel = useCase<{ clientId: string; weighingId: string }, { file: string | null }>({
@@ -295,7 +341,8 @@ export const reprintLabel = useCase<{ clientId: string; weighingId: string }, { 
     const jobs = await labelJobsOf(house.db, weighingId);
     const [first] = jobs;
     if (!first) return failure('no-label', 'Only packages have a label.');
-    if (await isVoided(house.db, weighingId)) return failure('voided', 'This pack was taken back; it has no label.');
+    if (await isVoided(house.db, weighingId))
+      return failure('voided', 'This pack was taken back; it has no label.');
     if (jobs.some((job) => job.clientId === requestId)) return success({ file: null });
     await writeLabelJob(house.db, {
       id: randomUUID(),
@@ -351,7 +398,15 @@ export const noteLine = useCase<NoteInput, { shareId: string }>({
     if (order.closing) return failure('closed', `${shareName(order)} is closed.`);
     if (order.notes.some((each) => each.clientId === requestId)) return success({ shareId });
     const at = house.now.toISOString();
-    const entry = { id: randomUUID(), clientId: requestId, shareId, lineKey: key, note, at, actorId: house.actor.id };
+    const entry = {
+      id: randomUUID(),
+      clientId: requestId,
+      shareId,
+      lineKey: key,
+      note,
+      at,
+      actorId: house.actor.id,
+    };
     await writeLineNote(house.db, entry);
     return success({ shareId });
   },

@@ -1,7 +1,8 @@
 import type { OrderDocument, SheetDocument, ShareDocument } from '@/core/order/document';
 
 /** How far the demo has taken a share. */
-export type Progress = 'booked' | 'approved' | 'on-the-block' | 'part-packed' | 'in-cure' | 'packed' | 'closed' | 'picked-up';
+export type Progress =
+  'booked' | 'approved' | 'on-the-block' | 'part-packed' | 'in-cure' | 'packed' | 'closed' | 'picked-up';
 
 export type DemoOrder = {
   readonly document: Omit<OrderDocument, 'animal'> & {
@@ -35,7 +36,10 @@ const BONELESS: SheetDocument = {
 
 const CLASHING: SheetDocument = {
   houseForTheRest: true,
-  answers: { 'center-loin': [{ option: 'chops', params: { thickness: '1 1/4' } }], 'back-ribs': [{ option: 'slab' }] },
+  answers: {
+    'center-loin': [{ option: 'chops', params: { thickness: '1 1/4' } }],
+    'back-ribs': [{ option: 'slab' }],
+  },
 };
 
 /** Twelve zones answered; the counter was called away. */
@@ -61,7 +65,12 @@ const HALF_DONE: SheetDocument = {
   },
 };
 
-function share(part: ShareDocument['part'], name: string, phone: string, sheet?: SheetDocument): ShareDocument {
+function share(
+  part: ShareDocument['part'],
+  name: string,
+  phone: string,
+  sheet?: SheetDocument,
+): ShareDocument {
   return { part, owner: { name, phone }, deposit: 50, ...(sheet ? { sheet } : {}) };
 }
 
@@ -90,29 +99,44 @@ function hog(
 /** A live week at Skerry Sound: one hog and more in every state of the work. All names are invented. */
 export const DEMO_ORDERS: readonly DemoOrder[] = [
   {
-    document: hog('H112', 'Low Tarn', [93.4, 92.1], [91.8, 90.5], [
-      share('left', 'Ottilie Brandreth', '555 0141', FAMILY),
-      share('right', 'Corwin Aske', '555 0142', HOUSE),
-    ]),
+    document: hog(
+      'H112',
+      'Low Tarn',
+      [93.4, 92.1],
+      [91.8, 90.5],
+      [
+        share('left', 'Ottilie Brandreth', '555 0141', FAMILY),
+        share('right', 'Corwin Aske', '555 0142', HOUSE),
+      ],
+    ),
     killedDaysAgo: 16,
     progress: ['picked-up', 'closed'],
   },
   {
-    document: hog('H113', 'Saltgate', [88.2, 89.6], [86.7, 88.1], [
-      share('left', 'Hesper Lund', '555 0143', HOUSE),
-      share('right', 'Marit Fallow', '555 0144', BONELESS),
-    ]),
+    document: hog(
+      'H113',
+      'Saltgate',
+      [88.2, 89.6],
+      [86.7, 88.1],
+      [share('left', 'Hesper Lund', '555 0143', HOUSE), share('right', 'Marit Fallow', '555 0144', BONELESS)],
+    ),
     killedDaysAgo: 9,
     progress: ['in-cure', 'packed'],
   },
   {
-    document: hog('H114', 'Windle Croft', [92.5, 91.3], [91.0, 89.8], [
-      share('left', 'Jory Penhale', '555 0145', {
-        ...FAMILY,
-        instructions: 'Leave the fat on the butt roast. Boar taint asked about: cook a piece first.',
-      }),
-      share('right', 'Anneke Storr', '555 0146', HOUSE),
-    ]),
+    document: hog(
+      'H114',
+      'Windle Croft',
+      [92.5, 91.3],
+      [91.0, 89.8],
+      [
+        share('left', 'Jory Penhale', '555 0145', {
+          ...FAMILY,
+          instructions: 'Leave the fat on the butt roast. Boar taint asked about: cook a piece first.',
+        }),
+        share('right', 'Anneke Storr', '555 0146', HOUSE),
+      ],
+    ),
     killedDaysAgo: 3,
     progress: ['part-packed', 'approved'],
   },
@@ -125,16 +149,23 @@ export const DEMO_ORDERS: readonly DemoOrder[] = [
     progress: ['approved', 'booked'],
   },
   {
-    document: hog('H116', 'Brackenhow', [86.9, 88.0], [85.4, 86.5], [
-      share('left', 'Sunniva Holt', '555 0149', HALF_DONE),
-      share('right', 'Perran Vane', '555 0150'),
-    ]),
+    document: hog(
+      'H116',
+      'Brackenhow',
+      [86.9, 88.0],
+      [85.4, 86.5],
+      [share('left', 'Sunniva Holt', '555 0149', HALF_DONE), share('right', 'Perran Vane', '555 0150')],
+    ),
     killedDaysAgo: 2,
     progress: ['booked', 'booked'],
   },
   {
     document: hog('H118', 'Low Tarn', null, null, [
-      { ...share('whole', 'Elspeth Quill', '555 0151'), payer: { name: 'Quill Household Fund' }, deposit: 100 },
+      {
+        ...share('whole', 'Elspeth Quill', '555 0151'),
+        payer: { name: 'Quill Household Fund' },
+        deposit: 100,
+      },
     ]),
     killedDaysAgo: -1,
     progress: ['booked'],

@@ -1,6 +1,11 @@
 import type { Role } from '@/data/repositories/users';
 
-export type DemoUser = { readonly name: string; readonly role: Role; readonly secret: string; readonly does: string };
+export type DemoUser = {
+  readonly name: string;
+  readonly role: Role;
+  readonly secret: string;
+  readonly does: string;
+};
 
 /** The five people of the demo shop. Their secrets are no secret: the demo's sign-in page shows them. */
 export const DEMO_USERS: readonly DemoUser[] = [

@@ -40,7 +40,9 @@ function inUnit(list: PriceList, unit: WeighingUnit): PriceList {
   if (unit === 'lb') return list;
   const weighed = ['hot', 'cold', 'packaged', 'green', 'finished'];
   const rules = list.rules.map((rule) =>
-    weighed.includes(rule.basis) ? { ...rule, rateCents: cents(Math.round(rule.rateCents / KG_PER_LB)) } : rule,
+    weighed.includes(rule.basis)
+      ? { ...rule, rateCents: cents(Math.round(rule.rateCents / KG_PER_LB)) }
+      : rule,
   );
   return { ...list, unit, rules };
 }
@@ -86,7 +88,8 @@ class Demo {
     const actor: Actor = { id: steadyId(owner.name), name: owner.name, role: owner.role };
     const around: Surroundings = { db: this.db, now: this.now, devices: this.devices };
     const result: Result<Output> = await passDoorway(asked, input, actor, around);
-    if (!result.ok) throw new Error(`Demo: ${asked.name} was refused: ${result.field ?? ''} ${result.message}`);
+    if (!result.ok)
+      throw new Error(`Demo: ${asked.name} was refused: ${result.field ?? ''} ${result.message}`);
     return result.value;
   }
 
@@ -203,7 +206,8 @@ async function packLine(
     const net = last ? left : Math.min(left, full * noise);
     left -= net;
     const perPack = line.piecesPerPack ?? (line.pieces === null ? null : 1);
-    const short = last && perPack !== null && line.pieces !== null ? line.pieces - perPack * (line.packs - 1) : perPack;
+    const short =
+      last && perPack !== null && line.pieces !== null ? line.pieces - perPack * (line.packs - 1) : perPack;
     const purpose = { kind: 'package', from, lineKey: line.key } as const;
     await weighOnce(bench, `${line.key} ${pack}`, purpose, net, short === null ? null : Math.max(1, short));
   }

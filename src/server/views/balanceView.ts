@@ -5,7 +5,8 @@ import type { Cents } from '@/core/quantity/money';
 import { inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Reconciliation } from '@/core/reconcile/reconcile';
 import type { ForecastLine } from '@/core/forecast/types';
-import { voidsOfShare, type Payment, type PickUp, type VoidedWeighing } from '@/data/repositories/work';
+import { type Payment, type PickUp } from '@/data/repositories/settlement';
+import { voidsOfShare, type VoidedWeighing } from '@/data/repositories/weighings';
 import { EVERYONE, useCase } from '../doorway';
 import { id } from '../cases/fields';
 import {
@@ -127,7 +128,11 @@ export const settleView = useCase<{ shareId: string }, SettleView>({
       priceList: `${order.priceList.name}, in force from ${order.priceList.effectiveFrom}`,
       stage: orderStage(order),
       inspection: order.animal.inspection,
-      people: { owner: order.share.owner.name, payer: order.share.payer.name, contact: order.share.contact.name },
+      people: {
+        owner: order.share.owner.name,
+        payer: order.share.payer.name,
+        contact: order.share.contact.name,
+      },
       hot: hotWeight(order),
       reconciliation,
       packs: packsOf(reconciliation),

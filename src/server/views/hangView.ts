@@ -33,7 +33,11 @@ export type AnimalOnRail = {
   readonly working: Working;
 };
 
-export type HangBoard = { readonly unit: WeighingUnit; readonly caution: string; readonly animals: readonly AnimalOnRail[] };
+export type HangBoard = {
+  readonly unit: WeighingUnit;
+  readonly caution: string;
+  readonly animals: readonly AnimalOnRail[];
+};
 
 /** What hangs, side by side, with its shrink beside the shrink to expect. */
 export const hangView = useCase<Record<string, never>, HangBoard>({

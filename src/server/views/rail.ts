@@ -73,7 +73,11 @@ async function ticketOf(house: House, order: Order): Promise<Ticket> {
   };
 }
 
-async function factAt(house: House, order: Order, stage: Stage | null): Promise<{ fact: string; flag: string }> {
+async function factAt(
+  house: House,
+  order: Order,
+  stage: Stage | null,
+): Promise<{ fact: string; flag: string }> {
   const unit = order.shop.unit;
   const hung = `${daysHung(order, house.now)} days hung`;
   switch (stage) {
@@ -89,7 +93,8 @@ async function factAt(house: House, order: Order, stage: Stage | null): Promise<
       return { fact: hung, flag };
     }
     case 'wrap': {
-      if (!order.start) return { fact: `${formatWeight(sumWeights(coldSides(order).weights))} ${unit} cold`, flag: '' };
+      if (!order.start)
+        return { fact: `${formatWeight(sumWeights(coldSides(order).weights))} ${unit} cold`, flag: '' };
       const packs = order.weighings.filter((each) => each.kind === 'package').length;
       const asked = forecastOf(order).lines.reduce((sum, line) => sum + line.packs, 0);
       return { fact: `${packs} of about ${asked} packs`, flag: sheetNote(order) };

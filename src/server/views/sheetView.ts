@@ -6,7 +6,15 @@ import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { Sheet } from '@/core/sheet/types';
 import { EVERYONE, useCase } from '../doorway';
 import { id } from '../cases/fields';
-import { billBasis, coldSides, daysHung, orderOf, shareName, sheetInForce, type WeightBasis } from '../orderBook';
+import {
+  billBasis,
+  coldSides,
+  daysHung,
+  orderOf,
+  shareName,
+  sheetInForce,
+  type WeightBasis,
+} from '../orderBook';
 
 /** All that the sheet needs to compute by itself, without asking the server again. */
 export type SheetView = {
@@ -36,7 +44,8 @@ export const sheetView = useCase<{ shareId: string }, SheetView>({
   input: Joi.object({ shareId: id }),
   run: async (house, { shareId }) => {
     const order = await orderOf(house.db, shareId);
-    if (!order) return failure('not-found', 'There is no such share. It may have been booked in another shop.');
+    if (!order)
+      return failure('not-found', 'There is no such share. It may have been booked in another shop.');
     const { weights, basis } = coldSides(order);
     const { hot, headSplit, deposit } = billBasis(order, weights[0]!, []);
     const { species, unit, sides, addOns, tools } = order.situation;

@@ -4,7 +4,7 @@ import { balanceOfKind } from '@/core/ledger/ledger';
 import { failure, success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { balancesOfShare } from '@/data/repositories/ledger';
-import type { Weighing } from '@/data/repositories/work';
+import type { Weighing } from '@/data/repositories/weighings';
 import { EVERYONE, useCase } from '../doorway';
 import { id } from '../cases/fields';
 import { coldSides, forecastOf, orderOf, orderStage, sheetInForce, shareName } from '../orderBook';
@@ -64,21 +64,25 @@ export const wrapView = useCase<{ shareId: string }, WrapView>({
       lines: expected.lines,
       losses: expected.losses,
       expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),
-      weighings: order.weighings.map(({ id: weighingId, kind, source, lineKey, cut, net, pieces, serial }) => ({
-        id: weighingId,
-        kind,
-        source,
-        lineKey,
-        cut,
-        net,
-        pieces,
-        serial,
-      })),
+      weighings: order.weighings.map(
+        ({ id: weighingId, kind, source, lineKey, cut, net, pieces, serial }) => ({
+          id: weighingId,
+          kind,
+          source,
+          lineKey,
+          cut,
+          net,
+          pieces,
+          serial,
+        }),
+      ),
       settledLines: order.notes.map((note) => note.lineKey),
       cold: sumWeights(coldSides(order).weights),
       onBlock: balanceOfKind(held, 'share'),
       inTub: balanceOfKind(held, 'tub'),
-      cautions: order.situation.species.cautions.filter((each) => each.where === 'block').map((each) => each.text),
+      cautions: order.situation.species.cautions
+        .filter((each) => each.where === 'block')
+        .map((each) => each.text),
     });
   },
 });

@@ -69,7 +69,8 @@ function Problems({ failure }: { failure: Failure | null }) {
       <ul>
         {problems.map((problem, index) => (
           <li key={index}>
-            {problem.field !== '' && <code>{problem.field.replace(/^document\./, '')}</code>} {problem.message}
+            {problem.field !== '' && <code>{problem.field.replace(/^document\./, '')}</code>}{' '}
+            {problem.message}
           </li>
         ))}
       </ul>

@@ -13,7 +13,14 @@ export type SpeciesChoice = {
   readonly addOns: readonly { readonly id: string; readonly label: string }[];
 };
 
-type Household = { name: string; phone: string; payer: string; contact: string; deposit: string; house: boolean };
+type Household = {
+  name: string;
+  phone: string;
+  payer: string;
+  contact: string;
+  deposit: string;
+  house: boolean;
+};
 
 const NOBODY: Household = { name: '', phone: '', payer: '', contact: '', deposit: '', house: false };
 
@@ -83,7 +90,10 @@ function documentOf(draft: Draft, unit: WeighingUnit): OrderDocument {
       addOns: draft.addOns,
       ...(draft.sex.trim() ? { sex: draft.sex.trim() } : {}),
     },
-    shares: draft.split === 'whole' ? [shareOf('whole', first)] : [shareOf('left', first), shareOf('right', second)],
+    shares:
+      draft.split === 'whole'
+        ? [shareOf('whole', first)]
+        : [shareOf('left', first), shareOf('right', second)],
   };
 }
 
@@ -92,7 +102,9 @@ export function BookingForm({ unit, species, problem, onBook }: Props) {
   const [draft, setDraft] = useState(() => emptyDraft(species[0]!.id));
   const [busy, setBusy] = useState(false);
   const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
-  const wrong = new Set((problem?.problems ?? [problem]).map((each) => each?.field?.replace(/^document\./, '')));
+  const wrong = new Set(
+    (problem?.problems ?? [problem]).map((each) => each?.field?.replace(/^document\./, '')),
+  );
   const status = (field: string) => (wrong.has(field) ? { status: 'error' as const } : {});
   const addOns = species.find((each) => each.id === draft.species)?.addOns ?? [];
 
@@ -118,7 +130,12 @@ export function BookingForm({ unit, species, problem, onBook }: Props) {
       <div className={styles.row}>
         <div>
           <label htmlFor="tag">Tag</label>
-          <Input id="tag" value={draft.tag} {...status('animal.tag')} onChange={(e) => change({ tag: e.target.value })} />
+          <Input
+            id="tag"
+            value={draft.tag}
+            {...status('animal.tag')}
+            onChange={(e) => change({ tag: e.target.value })}
+          />
         </div>
         <div>
           <label htmlFor="species">Species</label>
@@ -157,7 +174,11 @@ export function BookingForm({ unit, species, problem, onBook }: Props) {
         </div>
         <div>
           <label htmlFor="farm-phone">Farm’s phone</label>
-          <Input id="farm-phone" value={draft.farmPhone} onChange={(e) => change({ farmPhone: e.target.value })} />
+          <Input
+            id="farm-phone"
+            value={draft.farmPhone}
+            onChange={(e) => change({ farmPhone: e.target.value })}
+          />
         </div>
         <div>
           <label htmlFor="inspection">Inspection</label>
@@ -224,7 +245,11 @@ type HouseholdProps = {
 
 /** The eater, and only where they differ, who pays and whom to call. */
 function HouseholdFields({ index, title, household, wrong, onChange }: HouseholdProps) {
-  const field = (key: 'name' | 'phone' | 'payer' | 'contact' | 'deposit', label: string, placeholder = '') => (
+  const field = (
+    key: 'name' | 'phone' | 'payer' | 'contact' | 'deposit',
+    label: string,
+    placeholder = '',
+  ) => (
     <div>
       <label htmlFor={`${key}-${index}`}>{label}</label>
       <Input

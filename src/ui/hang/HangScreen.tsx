@@ -19,7 +19,9 @@ export function HangScreen({ board }: { board: HangBoard }) {
     <div className={styles.page}>
       <h1>On the rail</h1>
       <p className="quiet">{board.caution}</p>
-      {board.animals.length === 0 && <p className="quiet">The rail is empty. Animals come here when they are booked.</p>}
+      {board.animals.length === 0 && (
+        <p className="quiet">The rail is empty. Animals come here when they are booked.</p>
+      )}
       {board.animals.map((animal) => (
         <section key={animal.animalId} className={styles.animal} aria-label={`Tag ${animal.tag}`}>
           <header>
@@ -74,7 +76,12 @@ function Days({ animal }: { animal: AnimalOnRail }) {
   );
 }
 
-type RowProps = { side: SideOnRail; animal: AnimalOnRail; unit: WeighingUnit; onAsk: (kind: 'hot' | 'cold') => void };
+type RowProps = {
+  side: SideOnRail;
+  animal: AnimalOnRail;
+  unit: WeighingUnit;
+  onAsk: (kind: 'hot' | 'cold') => void;
+};
 
 function SideRow({ side, animal, unit, onAsk }: RowProps) {
   const weighed = (kind: 'hot' | 'cold', weight: Weight | null) =>
@@ -106,7 +113,9 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
           <WorkingOf working={animal.working}>{side.expectedShrinkPct.toFixed(2)} %</WorkingOf>
         )}
       </td>
-      <td className="num">{side.expectedCold !== null && <Amount weight={side.expectedCold} unit={unit} />}</td>
+      <td className="num">
+        {side.expectedCold !== null && <Amount weight={side.expectedCold} unit={unit} />}
+      </td>
     </tr>
   );
 }

@@ -42,7 +42,9 @@ export function ReconcileScreen({ view }: { view: BalanceView }) {
       </header>
       <div className={styles.columns}>
         <section>
-          <h2>Where did {formatWeight(balance.cold)} {unit} go?</h2>
+          <h2>
+            Where did {formatWeight(balance.cold)} {unit} go?
+          </h2>
           <BridgeChart steps={balance.bridge} unit={unit} />
           <p className={styles.unaccounted} data-verdict={balance.verdict}>
             <WorkingOf working={balance.working}>
@@ -77,8 +79,8 @@ export function ReconcileScreen({ view }: { view: BalanceView }) {
           <h2>Asked against packed</h2>
           <LineTable view={view} onExplain={setExplaining} />
           <p className="quiet">
-            Cured cuts count green in the balance and finished in the boxes. A line more than 8 % beside its forecast
-            wants a word of why.
+            Cured cuts count green in the balance and finished in the boxes. A line more than 8 % beside its
+            forecast wants a word of why.
           </p>
         </section>
       </div>
@@ -103,7 +105,13 @@ function BridgeTable({ view }: { view: BalanceView }) {
           <tr key={step.label}>
             <td>{step.lost ? step.label : <b>{step.label}</b>}</td>
             <td className="num">
-              {step.lost ? `− ${formatWeight(step.weight, 3)}`.replace('− -', '+ ') : <b>{formatWeight(step.weight, 3)} {unit}</b>}
+              {step.lost ? (
+                `− ${formatWeight(step.weight, 3)}`.replace('− -', '+ ')
+              ) : (
+                <b>
+                  {formatWeight(step.weight, 3)} {unit}
+                </b>
+              )}
             </td>
           </tr>
         ))}
@@ -207,11 +215,16 @@ function CloseDialog({ view, onClose }: { view: BalanceView; onClose: () => void
       confirmLoading={busy}
     >
       <p>
-        {formatWeight(balance.unaccounted)} {unit} ({(balance.unaccountedBp / 100).toFixed(2)} %) will stand as
-        unaccounted. After this nothing more is weighed to {view.name}.
+        {formatWeight(balance.unaccounted)} {unit} ({(balance.unaccountedBp / 100).toFixed(2)} %) will stand
+        as unaccounted. After this nothing more is weighed to {view.name}.
       </p>
       <label htmlFor="closing-note">What was found{balance.verdict === 'usual' ? ', if anything' : ''}</label>
-      <Input.TextArea id="closing-note" rows={2} value={note} onChange={(event) => setNote(event.target.value)} />
+      <Input.TextArea
+        id="closing-note"
+        rows={2}
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+      />
       <p role="alert" className="alarm">
         {problem}
       </p>
@@ -219,7 +232,15 @@ function CloseDialog({ view, onClose }: { view: BalanceView; onClose: () => void
   );
 }
 
-function ExplainDialog({ view, line, onClose }: { view: BalanceView; line: LineComparison; onClose: () => void }) {
+function ExplainDialog({
+  view,
+  line,
+  onClose,
+}: {
+  view: BalanceView;
+  line: LineComparison;
+  onClose: () => void;
+}) {
   const router = useRouter();
   const [clientId] = useState(newClientId);
   const [note, setNote] = useState('');
@@ -231,13 +252,24 @@ function ExplainDialog({ view, line, onClose }: { view: BalanceView; line: LineC
     router.refresh();
   }
   return (
-    <Modal open title={`${line.cut}: say why`} onCancel={onClose} onOk={() => void write()} okText="Write it down">
+    <Modal
+      open
+      title={`${line.cut}: say why`}
+      onCancel={onClose}
+      onOk={() => void write()}
+      okText="Write it down"
+    >
       <p className="quiet">The household reads this on its statement.</p>
-      <Input aria-label="Why" autoFocus value={note} onChange={(event) => setNote(event.target.value)} onPressEnter={() => void write()} />
+      <Input
+        aria-label="Why"
+        autoFocus
+        value={note}
+        onChange={(event) => setNote(event.target.value)}
+        onPressEnter={() => void write()}
+      />
       <p role="alert" className="alarm">
         {problem}
       </p>
     </Modal>
   );
 }
-

@@ -20,7 +20,12 @@ export function SettleScreen({ view }: { view: SettleView }) {
         <span className="quiet">{view.about}</span>
         <span className={styles.spacer} />
         {view.final && (
-          <a className={styles.statement} href={`/api/statement/${view.shareId}`} target="_blank" rel="noreferrer">
+          <a
+            className={styles.statement}
+            href={`/api/statement/${view.shareId}`}
+            target="_blank"
+            rel="noreferrer"
+          >
             Statement for the household, PDF
           </a>
         )}
@@ -54,7 +59,8 @@ export function SettleScreen({ view }: { view: SettleView }) {
               ))}
               <tr>
                 <td>
-                  <b>take-home</b>, {(balance.yieldBp / 100).toFixed(1)} % of {formatWeight(balance.cold)} {unit} cold
+                  <b>take-home</b>, {(balance.yieldBp / 100).toFixed(1)} % of {formatWeight(balance.cold)}{' '}
+                  {unit} cold
                 </td>
                 <td className="num">{view.packs.reduce((sum, pack) => sum + pack.packs, 0)}</td>
                 <td className="num">
@@ -140,7 +146,9 @@ function Money({ view }: { view: SettleView }) {
           <Button
             type="primary"
             loading={busy}
-            onClick={() => void done(act('takePayment', { clientId: requestId, shareId, amountCents: view.due, method }))}
+            onClick={() =>
+              void done(act('takePayment', { clientId: requestId, shareId, amountCents: view.due, method }))
+            }
           >
             Paid
           </Button>
@@ -153,7 +161,11 @@ function Money({ view }: { view: SettleView }) {
       ) : (
         view.final && (
           <div className={styles.actions}>
-            <Input aria-label="Picked up by" value={takenBy} onChange={(event) => setTakenBy(event.target.value)} />
+            <Input
+              aria-label="Picked up by"
+              value={takenBy}
+              onChange={(event) => setTakenBy(event.target.value)}
+            />
             <Button
               type={view.due > 0 ? 'default' : 'primary'}
               loading={busy}

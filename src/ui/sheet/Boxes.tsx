@@ -84,7 +84,8 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
           </dt>
           <dd>
             estimate
-            {now.bill.due !== now.bill.total && `, ${formatMoney(now.bill.due, ground.priceList.sign)} after deposit`}
+            {now.bill.due !== now.bill.total &&
+              `, ${formatMoney(now.bill.due, ground.priceList.sign)} after deposit`}
           </dd>
         </div>
       </dl>
@@ -92,7 +93,8 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
         <summary>Charges, line by line</summary>
         <BillLines bill={now.bill} sign={ground.priceList.sign} />
         <p className="quiet">
-          {view.priceList.name}, in force from {view.priceList.effectiveFrom}. An estimate until the last pack is weighed.
+          {view.priceList.name}, in force from {view.priceList.effectiveFrom}. An estimate until the last pack
+          is weighed.
         </p>
       </details>
     </>

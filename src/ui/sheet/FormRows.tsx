@@ -60,7 +60,9 @@ export function FormRows({ decision, answer, state, locked, onChange }: Props) {
                   value={form.option}
                   disabled={locked}
                   popupMatchSelectWidth={false}
-                  onChange={(id) => replace(index, { ...formOf(decision, id, situation), amount: form.amount })}
+                  onChange={(id) =>
+                    replace(index, { ...formOf(decision, id, situation), amount: form.amount })
+                  }
                   options={others.map((each) => ({ value: each.id, label: each.label }))}
                 />
               </>
@@ -72,7 +74,9 @@ export function FormRows({ decision, answer, state, locked, onChange }: Props) {
                 value={form.params[spec.id]!}
                 unit={situation.unit}
                 locked={locked}
-                onChange={(value) => replace(index, { ...form, params: { ...form.params, [spec.id]: value } })}
+                onChange={(value) =>
+                  replace(index, { ...form, params: { ...form.params, [spec.id]: value } })
+                }
               />
             ))}
             {forms.length > 1 && !locked && (
@@ -98,7 +102,9 @@ export function FormRows({ decision, answer, state, locked, onChange }: Props) {
 }
 
 function restLast(forms: readonly Form[]): Form[] {
-  return forms.map((form, index) => (index === forms.length - 1 ? { ...form, amount: { kind: 'rest' } } : form));
+  return forms.map((form, index) =>
+    index === forms.length - 1 ? { ...form, amount: { kind: 'rest' } } : form,
+  );
 }
 
 type AmountProps = {
@@ -162,7 +168,9 @@ function AmountField({ amount, last, grind, unit, locked, onChange }: AmountProp
         ['pieces', 'pieces'],
         ['length', 'inches'],
       ];
-  const offered: [Amount['kind'], string][] = last ? [['rest', 'the rest:']] : [...kinds, ['rest', 'as it falls:']];
+  const offered: [Amount['kind'], string][] = last
+    ? [['rest', 'the rest:']]
+    : [...kinds, ['rest', 'as it falls:']];
   return (
     <span className={styles.amount}>
       {value !== null && (

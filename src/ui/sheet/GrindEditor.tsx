@@ -23,7 +23,8 @@ export function GrindEditor({ state, view }: Props) {
     () => sausageBudget(situation, sheet, ground.coldSides, now.forecast),
     [situation, sheet, ground.coldSides, now],
   );
-  const change = (changed: Partial<GrindOrder>) => state.change({ ...sheet, grind: { ...grind, ...changed } });
+  const change = (changed: Partial<GrindOrder>) =>
+    state.change({ ...sheet, grind: { ...grind, ...changed } });
   const setLine = (index: number, line: GrindLine) =>
     change({ lines: grind.lines.map((each, at) => (at === index ? line : each)) });
   const show = (w: Weight) => `${formatWeight(w, 1)} ${unit}`;
@@ -126,7 +127,9 @@ export function GrindEditor({ state, view }: Props) {
 
 /** The last line takes the rest. */
 function restLast(lines: readonly GrindLine[]): GrindLine[] {
-  return lines.map((line, index) => (index === lines.length - 1 ? { ...line, amount: { kind: 'rest' } } : line));
+  return lines.map((line, index) =>
+    index === lines.length - 1 ? { ...line, amount: { kind: 'rest' } } : line,
+  );
 }
 
 type LineProps = {
@@ -154,7 +157,8 @@ function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
           suffix={unit}
           disabled={locked}
           onChange={(next) =>
-            typeof next === 'number' && onChange({ ...line, amount: { kind: 'weight', weight: weight(next) } })
+            typeof next === 'number' &&
+            onChange({ ...line, amount: { kind: 'weight', weight: weight(next) } })
           }
           style={{ width: 90 }}
         />

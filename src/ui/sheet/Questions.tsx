@@ -54,10 +54,24 @@ function titleOf({ situation }: SheetState, decision: string): string {
 }
 
 /** Both ways out of a clash with the weight and the money of each, and a button for each. */
-export function ClashChoice({ state, clash, locked }: { state: SheetState; clash: Finding; locked: boolean }) {
+export function ClashChoice({
+  state,
+  clash,
+  locked,
+}: {
+  state: SheetState;
+  clash: Finding;
+  locked: boolean;
+}) {
   const { situation, ground, sheet } = state;
   const { unit } = situation;
-  const ways = waysOut(situation, sheet, ground.coldSides, clash, (_, changed) => evaluate(ground, changed).bill.total);
+  const ways = waysOut(
+    situation,
+    sheet,
+    ground.coldSides,
+    clash,
+    (_, changed) => evaluate(ground, changed).bill.total,
+  );
   const label = (decision: string) => {
     const answer = sheet.answers[decision];
     const found = decisionById(situation.species, decision);
@@ -69,9 +83,9 @@ export function ClashChoice({ state, clash, locked }: { state: SheetState; clash
       {ways.map((way) => (
         <div key={way.keeps} className={styles.way}>
           <span>
-            <b>{label(way.keeps)}</b>, and {decisionById(situation.species, way.changes).title.toLowerCase()} becomes{' '}
-            {way.becomes.toLowerCase()}: <b>{formatWeight(way.forecast.takeHome)}</b> {unit} in the boxes,{' '}
-            <b>{formatMoney(way.charges, ground.priceList.sign)}</b>.
+            <b>{label(way.keeps)}</b>, and {decisionById(situation.species, way.changes).title.toLowerCase()}{' '}
+            becomes {way.becomes.toLowerCase()}: <b>{formatWeight(way.forecast.takeHome)}</b> {unit} in the
+            boxes, <b>{formatMoney(way.charges, ground.priceList.sign)}</b>.
           </span>
           <Button size="small" type="primary" disabled={locked} onClick={() => state.change(way.sheet)}>
             Keep {label(way.keeps).toLowerCase()}
@@ -81,7 +95,13 @@ export function ClashChoice({ state, clash, locked }: { state: SheetState; clash
       {ways.length === 2 && (
         <p className="quiet">
           The second way against the first:{' '}
-          {tradeOffSentence(evaluate(ground, ways[0]!.sheet), evaluate(ground, ways[1]!.sheet), unit, ground.priceList.sign)}.
+          {tradeOffSentence(
+            evaluate(ground, ways[0]!.sheet),
+            evaluate(ground, ways[1]!.sheet),
+            unit,
+            ground.priceList.sign,
+          )}
+          .
         </p>
       )}
     </div>

@@ -33,7 +33,8 @@ export function SheetScreen({ view }: { view: SheetView }) {
   const rows = [...decisionsAsked(situation).map((decision) => decision.id), GRIND_ROW, EXTRAS_ROW];
   const openDecision = species.decisions.find((decision) => decision.id === open);
 
-  const step = (by: number) => setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
+  const step = (by: number) =>
+    setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
   useHotkeys('down', () => step(1), { preventDefault: true });
   useHotkeys('up', () => step(-1), { preventDefault: true });
   useHotkeys('n', () => setOpen((before) => nextQuestion(state, before) ?? before));
@@ -41,7 +42,9 @@ export function SheetScreen({ view }: { view: SheetView }) {
     const options = openDecision?.options.filter((each) => !whyNotOffered(each, situation));
     const option = options?.[Number(event.key) - 1];
     if (openDecision && option && !view.locked) {
-      state.change(withAnswer(sheet, openDecision.id, { forms: [formOf(openDecision, option.id, situation)] }));
+      state.change(
+        withAnswer(sheet, openDecision.id, { forms: [formOf(openDecision, option.id, situation)] }),
+      );
     }
   });
 
@@ -142,7 +145,12 @@ function SavedMark({ saving, locked }: { saving: Saving; locked: boolean }) {
   if (locked) return <span className="quiet">on the block: the sheet stands</span>;
   const alarming = saving.state === 'refused' || saving.state === 'waiting';
   return (
-    <span className={alarming ? 'alarm' : 'quiet'} role="status" data-saving={saving.state} title={saving.message}>
+    <span
+      className={alarming ? 'alarm' : 'quiet'}
+      role="status"
+      data-saving={saving.state}
+      title={saving.message}
+    >
       {SAVED_WORDS[saving.state]}
       {saving.state === 'refused' && `: ${saving.message}`}
     </span>
@@ -187,7 +195,12 @@ function ApproveDialog({ view, state, open, onClose }: ApproveProps) {
             ))}
           </ul>
           <label htmlFor="override">Why it goes to the floor so</label>
-          <Input.TextArea id="override" rows={2} value={reason} onChange={(event) => setReason(event.target.value)} />
+          <Input.TextArea
+            id="override"
+            rows={2}
+            value={reason}
+            onChange={(event) => setReason(event.target.value)}
+          />
         </>
       )}
       <p role="alert" className="alarm">

@@ -16,7 +16,15 @@ const BASIS_WORDS: Record<WeightBasis, string> = {
 };
 
 /** The whole hanging weight as one bar that always adds up. */
-export function WeightBar({ forecast, unit, basis }: { forecast: Forecast; unit: WeighingUnit; basis: WeightBasis }) {
+export function WeightBar({
+  forecast,
+  unit,
+  basis,
+}: {
+  forecast: Forecast;
+  unit: WeighingUnit;
+  basis: WeightBasis;
+}) {
   const parts = partsOf(forecast);
   return (
     <footer className={styles.bar}>
@@ -55,7 +63,11 @@ function partsOf({ lines, losses }: Forecast): Part[] {
     { key: 'bone', label: 'bone', weight: bone },
     { key: 'fat', label: 'fat', weight: fat },
     { key: 'skin', label: 'skin', weight: skin },
-    { key: 'rest', label: 'cure, saw, air', weight: sumWeights([inedible, cure, kerf, grinder, cuttingShrink]) },
+    {
+      key: 'rest',
+      label: 'cure, saw, air',
+      weight: sumWeights([inedible, cure, kerf, grinder, cuttingShrink]),
+    },
   ].map((part) => ({ ...part, destination: 'lost' as const }));
   return [...boxed, ...lost].filter((part) => part.weight > 0);
 }

@@ -27,10 +27,13 @@ export function ZoneEditor({ decision, state, view }: Props) {
     side === 1
       ? withAnswer(sheet, decision.id, changed)
       : { ...sheet, secondSide: { ...sheet.secondSide, [decision.id]: changed } };
-  const choose = (option: Option) => state.change(answered({ forms: [formOf(decision, option.id, situation)] }));
+  const choose = (option: Option) =>
+    state.change(answered({ forms: [formOf(decision, option.id, situation)] }));
   const offered = decision.options.filter((option) => !whyNotOffered(option, situation));
   const refused = decision.options.filter((option) => whyNotOffered(option, situation));
-  const mine = findings.filter((finding) => finding.decision === decision.id || finding.holder === decision.id);
+  const mine = findings.filter(
+    (finding) => finding.decision === decision.id || finding.holder === decision.id,
+  );
   const clash = mine.find((finding) => finding.kind === 'clash');
   const chosen = new Set(answer?.forms.map((form) => form.option));
   const spoken = offered.find((option) => option.id === (pointed ?? answer?.forms[0]?.option));
@@ -40,7 +43,8 @@ export function ZoneEditor({ decision, state, view }: Props) {
         <h2>{decision.title}</h2>
         {!answer && (
           <span className="alarm">
-            not answered; the house: {decision.options.find((each) => each.id === decision.house.option)?.label}
+            not answered; the house:{' '}
+            {decision.options.find((each) => each.id === decision.house.option)?.label}
           </span>
         )}
         {situation.sides === 2 && (
@@ -124,7 +128,17 @@ type CardProps = {
   onPoint: (option: string | undefined) => void;
 };
 
-function OptionCard({ option, index, chosen, locked, state, changed, decision, onChoose, onPoint }: CardProps) {
+function OptionCard({
+  option,
+  index,
+  chosen,
+  locked,
+  state,
+  changed,
+  decision,
+  onChoose,
+  onPoint,
+}: CardProps) {
   const { now, ground, situation } = state;
   const other = chosen ? now : evaluate(ground, changed);
   const lines = other.forecast.lines.filter((line) => line.decision === decision.id);
@@ -156,7 +170,9 @@ function OptionCard({ option, index, chosen, locked, state, changed, decision, o
           </>
         ) : (
           <span className="quiet">
-            {option.destination === 'grind' || option.products.length === 0 ? grindWords(other, now, chosen) : ''}
+            {option.destination === 'grind' || option.products.length === 0
+              ? grindWords(other, now, chosen)
+              : ''}
           </span>
         )}
         {!chosen && money !== 0 && (

@@ -77,7 +77,11 @@ export function useSheet(view: SheetView): SheetState {
     if (!wanted || sending.current) return;
     sending.current = true;
     setSaving({ state: 'saving', message: '' });
-    const result = await act('saveSheet', { shareId: view.shareId, baseVersion: base.current, sheet: wanted });
+    const result = await act('saveSheet', {
+      shareId: view.shareId,
+      baseVersion: base.current,
+      sheet: wanted,
+    });
     sending.current = false;
     if (!result.ok) {
       setSaving({ state: result.reason === 'offline' ? 'waiting' : 'refused', message: result.message });
@@ -104,7 +108,10 @@ export function useSheet(view: SheetView): SheetState {
       setSheet(next);
       setApproved(false);
       latest.current = next;
-      window.localStorage.setItem(keptKey(view.shareId), JSON.stringify({ baseVersion: base.current, sheet: next }));
+      window.localStorage.setItem(
+        keptKey(view.shareId),
+        JSON.stringify({ baseVersion: base.current, sheet: next }),
+      );
       setSaving({ state: 'saving', message: '' });
     },
     [view.locked, view.shareId],

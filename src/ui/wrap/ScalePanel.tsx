@@ -37,7 +37,8 @@ export function ScalePanel(props: Props) {
   const { reading } = scale;
   const state = scale.away ? 'away' : (reading?.state ?? 'away');
   const decimals = view.unit === 'kg' ? 3 : 2;
-  const shown = !reading || reading.state === 'overload' ? '– –' : formatWeight(reading.net as Weight, decimals);
+  const shown =
+    !reading || reading.state === 'overload' ? '– –' : formatWeight(reading.net as Weight, decimals);
   const isPack = target?.purpose.kind === 'package';
   return (
     <section className={styles.scale} aria-label="Scale">
@@ -67,7 +68,12 @@ export function ScalePanel(props: Props) {
         </span>
         {pieces !== null && isPack && (
           <span className={styles.pieces}>
-            <button type="button" aria-label="One piece less" onClick={() => props.onPieces(-1)} tabIndex={-1}>
+            <button
+              type="button"
+              aria-label="One piece less"
+              onClick={() => props.onPieces(-1)}
+              tabIndex={-1}
+            >
               −
             </button>
             <b>{pieces}</b> {pieces === 1 ? 'piece' : 'pieces'}
@@ -76,7 +82,11 @@ export function ScalePanel(props: Props) {
             </button>
           </span>
         )}
-        <span>{reading && reading.tare > 0 ? `${formatWeight(reading.tare as Weight, decimals)} taken off` : 'no tare'}</span>
+        <span>
+          {reading && reading.tare > 0
+            ? `${formatWeight(reading.tare as Weight, decimals)} taken off`
+            : 'no tare'}
+        </span>
       </div>
       <button type="button" className={styles.act} onClick={props.onTake} tabIndex={-1}>
         {isPack ? 'Wrap and print' : 'Take the weight'} <kbd>Enter</kbd>
@@ -91,7 +101,9 @@ export function ScalePanel(props: Props) {
           .map((weighing) => (
             <li key={weighing.id}>
               <span>{weighing.cut}</span>
-              <span className={styles.lastKind}>{weighing.kind === 'package' ? `no. ${weighing.serial}` : weighing.kind}</span>
+              <span className={styles.lastKind}>
+                {weighing.kind === 'package' ? `no. ${weighing.serial}` : weighing.kind}
+              </span>
               <b>{formatWeight(weighing.net, decimals)}</b>
             </li>
           ))}
@@ -115,7 +127,15 @@ function FloorKey({ name, words, onPress }: { name: string; words: string; onPre
 }
 
 /** Where the live weight lies against what one pack should weigh. */
-function Band({ target, reading, decimals }: { target: Target | undefined; reading: ScaleReading | null; decimals: number }) {
+function Band({
+  target,
+  reading,
+  decimals,
+}: {
+  target: Target | undefined;
+  reading: ScaleReading | null;
+  decimals: number;
+}) {
   if (!target?.band) return <div className={styles.band} />;
   const { low, high } = target.band;
   const most = high + (high - low) * 0.7;

@@ -73,7 +73,8 @@ function TargetCard({ target, number, chosen, onChoose }: CardProps) {
       <span className={styles.targetTitle}>{target.title}</span>
       <span className={styles.targetDetail}>{target.waits || target.detail}</span>
       <span className={styles.pips} aria-hidden>
-        {pips <= MOST_PIPS && Array.from({ length: pips }, (_, at) => <i key={at} data-made={at < target.made || undefined} />)}
+        {pips <= MOST_PIPS &&
+          Array.from({ length: pips }, (_, at) => <i key={at} data-made={at < target.made || undefined} />)}
       </span>
       <span className={styles.made}>
         <b>{target.made}</b> {target.settled ? 'explained' : target.due > 0 ? `of ${target.due}` : ''}

@@ -50,7 +50,10 @@ export function WrapScreen({ first }: { first: WrapView }) {
 
   const queue = useWeighingQueue(first.shareId, {
     onTaken: (taken) => {
-      say('done', `${taken.cut} ${formatWeight(taken.net)} ${view.unit}${taken.labelFile ? ', label printed' : ''}`);
+      say(
+        'done',
+        `${taken.cut} ${formatWeight(taken.net)} ${view.unit}${taken.labelFile ? ', label printed' : ''}`,
+      );
       void reload();
     },
     onRefused: (failure) => {
@@ -93,7 +96,8 @@ export function WrapScreen({ first }: { first: WrapView }) {
     if (target.waits !== '') return say('refused', `${target.title}: ${target.waits}.`);
     if (!reading) return say('refused', 'The scale does not answer. Check its cable.');
     if (reading.state === 'moving') return say('refused', 'The scale is still moving. Wait for steady.');
-    if (reading.state === 'overload') return say('refused', 'Too heavy for this scale. Take it off and split it.');
+    if (reading.state === 'overload')
+      return say('refused', 'Too heavy for this scale. Take it off and split it.');
     if (reading.state === 'empty') return say('refused', 'Nothing is on the scale.');
     setPieces(null);
     queue.add({
@@ -193,7 +197,11 @@ export function WrapScreen({ first }: { first: WrapView }) {
         />
       </div>
       {asking && target && (
-        <NothingMore title={target.title} onReason={(note) => void explain(note)} onClose={() => setAsking(false)} />
+        <NothingMore
+          title={target.title}
+          onReason={(note) => void explain(note)}
+          onClose={() => setAsking(false)}
+        />
       )}
     </main>
   );
@@ -210,7 +218,8 @@ function currentTarget(inSection: readonly Target[], chosen: string | undefined)
 type HeaderProps = { view: WrapView; waiting: number; offline: boolean; read: boolean; onRead: () => void };
 
 function WrapHeader({ view, waiting, offline, read, onRead }: HeaderProps) {
-  const saved = waiting === 0 ? 'all saved' : `${waiting} kept here${offline ? ', network away' : ', sending'}`;
+  const saved =
+    waiting === 0 ? 'all saved' : `${waiting} kept here${offline ? ', network away' : ', sending'}`;
   return (
     <header className={styles.header}>
       <Link href="/wrap" className={styles.home} aria-label="Back to the rail">

@@ -55,7 +55,14 @@ export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[]
       { ...packTarget(view, line, packs, settled, 'cure'), waits: green === 0 ? 'green weight first' : '' },
     ];
   });
-  return [...fromLines, tubTarget(view, count('tub', () => true)), ...barrelTargets(view, count)];
+  return [
+    ...fromLines,
+    tubTarget(
+      view,
+      count('tub', () => true),
+    ),
+    ...barrelTargets(view, count),
+  ];
 }
 
 function bandAround(expected: number): Target['band'] {

@@ -17,7 +17,10 @@ export async function GET(request: Request): Promise<Response> {
         if (!request.signal.aborted) controller.enqueue(encoder.encode(text));
       };
       try {
-        await devices().scale.watch((reading) => send(`data: ${JSON.stringify(reading)}\n\n`), request.signal);
+        await devices().scale.watch(
+          (reading) => send(`data: ${JSON.stringify(reading)}\n\n`),
+          request.signal,
+        );
       } catch (error) {
         if (!request.signal.aborted) log().warn({ error }, 'the scale does not answer');
       }

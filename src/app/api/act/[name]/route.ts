@@ -6,7 +6,10 @@ import { USE_CASES, type UseCaseName } from '@/server/useCases';
 const LONGEST_BODY = 250_000;
 
 /** Every use case answers here: `POST /api/act/weigh` with its input as JSON. */
-export async function POST(request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
+export async function POST(
+  request: Request,
+  { params }: { params: Promise<{ name: string }> },
+): Promise<Response> {
   const { name } = await params;
   const refuse = (reason: string, message: string, status: number) =>
     Response.json(failure(reason, message), { status });

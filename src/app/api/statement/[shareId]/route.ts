@@ -2,7 +2,10 @@ import { ask, statusOf } from '@/app/door';
 import { statementPdf } from '@/server/statement';
 
 /** The household's statement as a PDF, once the bill is final. */
-export async function GET(_: Request, { params }: { params: Promise<{ shareId: string }> }): Promise<Response> {
+export async function GET(
+  _: Request,
+  { params }: { params: Promise<{ shareId: string }> },
+): Promise<Response> {
   const { shareId } = await params;
   const result = await ask('settleView', { shareId });
   if (!result.ok) return Response.json(result, { status: statusOf(result) });

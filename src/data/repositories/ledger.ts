@@ -1,0 +1,65 @@
+import { balanced, reversed, type Posting } from '@/core/ledger/ledger';
+import type { Database } from '../database';
+
+/** The head of a weight transaction: what it was, when, and who. */
+export type Entry = {
+  readonly id: string;
+  readonly kind: string;
+  readonly at: string;
+  readonly actorId: string;
+};
+
+/**
+ * Writes a weight transaction: postings first, then the entry that seals them.
+ *
+ * @throws UnbalancedTransactionError when the postings do not add up to zero
+ */
+export async function writeTransaction(
+  db: Database,
+  entry: Entry & { readonly reversesId?: string },
+  postings: readonly Posting[],
+): Promise<void> {
+  const rows = balanced(postings).map(({ kind, owner, weight }) => ({
+    transactionId: entry.id,
+    kind,
+    owner,
+    weight,
+  }));
+  await db('ledgerPostings').insert(rows);
+  await db('ledgerTransactions').insert(entry);
+}
+
+/** Writes the transaction that undoes another; the database allows one for each. */
+export async function reverseTransaction(
+  db: Database,
+  entry: Entry & { readonly reversesId: string },
+): Promise<void> {
+  const postings: Posting[] = await db('ledgerPostings')
+    .where({ transactionId: entry.reversesId })
+    .orderBy('id')
+    .select('kind', 'owner', 'weight');
+  await writeTransaction(db, entry, reversed(postings));
+}
+
+function balances(db: Database) {
+  return db('ledgerPostings')
+    .groupBy('kind', 'owner')
+    .having(db.raw('SUM(weight) <> 0'))
+    .orderBy(['kind', 'owner'])
+    .select('kind', 'owner', db.raw('SUM(weight) AS weight'));
+}
+
+/** What the accounts of a share hold: its own, its cures' (`share/cut`), and its packages'. Empty ones are left out. */
+export async function balancesOfShare(db: Database, shareId: string): Promise<Posting[]> {
+  return balances(db).where((account) =>
+    account
+      .where('owner', shareId)
+      .orWhere((cure) => cure.where('owner', '>', `${shareId}/`).andWhere('owner', '<', `${shareId}0`))
+      .orWhereIn('owner', db('weighings').where({ shareId }).select('id')),
+  );
+}
+
+/** What the accounts of sides hold: intake, side and shrink. */
+export async function balancesOfSides(db: Database, sideIds: readonly string[]): Promise<Posting[]> {
+  return balances(db).whereIn('owner', [...sideIds]);
+}
