@@ -3,7 +3,7 @@ import { dataFolder } from '@/data/database';
 import type { LabelPrinter } from '@/devices/printer/labelPrinter';
 import { spoolPrinter } from '@/devices/printer/spoolPrinter';
 import { httpScale } from '@/devices/scale/httpScale';
-import type { Scale } from '@/devices/scale/reading';
+import type { Scale } from '@/devices/scale/scale';
 
 export type Devices = { readonly scale: Scale; readonly printer: LabelPrinter };
 

@@ -32,7 +32,7 @@ export type UseCase<Input, Output> = {
 };
 
 /** Keeps input and output types while declaring. */
-export function useCase<Input, Output>(declared: UseCase<Input, Output>): UseCase<Input, Output> {
+export function defineUseCase<Input, Output>(declared: UseCase<Input, Output>): UseCase<Input, Output> {
   return declared;
 }
 

@@ -2,14 +2,14 @@
 
 import { BarChart } from 'echarts/charts';
 import { GridComponent, TooltipComponent } from 'echarts/components';
-import { init, use } from 'echarts/core';
+import { init, use as register } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { BridgeStep } from '@/core/reconcile/reconcile';
 import { formatWeight, inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { CHART_COLOURS } from './theme';
 
-use([BarChart, GridComponent, TooltipComponent, SVGRenderer]);
+register([BarChart, GridComponent, TooltipComponent, SVGRenderer]);
 
 /** Where each bar starts and how long it is: what is left after each loss. */
 function bars(steps: readonly BridgeStep[]) {

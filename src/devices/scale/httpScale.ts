@@ -1,4 +1,5 @@
-import type { Scale, ScaleReading } from './reading';
+import type { ScaleReading } from '@/core/scale/reading';
+import type { Scale } from './scale';
 
 /** A scale that speaks server-sent events, as the simulated one does. */
 export function httpScale(address: string): Scale {

@@ -1,5 +1,5 @@
 import type { WeighingUnit } from '@/core/quantity/weight';
-import type { ScaleReading } from './reading';
+import type { ScaleReading } from '@/core/scale/reading';
 
 /** The simulated bench scale: 30 lb or 15 kg capacity, divisions of 0.01 lb or 0.005 kg. */
 const CAPACITY = { lb: 30_000, kg: 15_000 } as const;

@@ -20,7 +20,7 @@ import {
 } from '@/data/repositories/orders';
 import { readPriceLists, readShop, type Shop } from '@/data/repositories/shop';
 import { writeSheet } from '@/data/repositories/sheets';
-import { OFFICE, useCase, type House } from '../doorway';
+import { OFFICE, defineUseCase, type House } from '../doorway';
 import { shopDay } from '../orderBook';
 import { clientId } from './fields';
 import { writeTicket } from './hang';
@@ -28,7 +28,7 @@ import { writeTicket } from './hang';
 type Input = { clientId: string; document: OrderDocument };
 
 /** Books an animal with its shares, from the booking form or an open order file: all of it or nothing. */
-export const bookOrder = useCase<Input, { animalId: string }>({
+export const bookOrder = defineUseCase<Input, { animalId: string }>({
   name: 'bookOrder',
   roles: OFFICE,
   writes: true,

@@ -12,13 +12,13 @@ import {
   writeSideWeight,
   type SideWeight,
 } from '@/data/repositories/railWork';
-import { EVERYONE, useCase, type House } from '../doorway';
+import { EVERYONE, defineUseCase, type House } from '../doorway';
 import { clientId, id, thousandths } from './fields';
 
 type Ticket = { clientId: string; sideId: string; kind: 'hot' | 'cold'; gross: number; tare: number };
 
 /** Writes a hot or cold ticket of a side. A later ticket of the same kind corrects the earlier one. */
-export const weighSide = useCase<Ticket, { sideId: string }>({
+export const weighSide = defineUseCase<Ticket, { sideId: string }>({
   name: 'weighSide',
   roles: EVERYONE,
   writes: true,

@@ -5,12 +5,15 @@ import { cents } from '@/core/quantity/money';
 import { failure, success } from '@/core/quantity/result';
 import { balancesOfShare, writeTransaction } from '@/data/repositories/ledger';
 import { writeClosing, writePayment, writePickUp } from '@/data/repositories/settlement';
-import { OFFICE, useCase } from '../doorway';
+import { OFFICE, defineUseCase } from '../doorway';
 import { finalBill, isPacked, orderOf, paidOf, reconciliationOf } from '../orderBook';
 import { clientId, id } from './fields';
 
 /** Closes the balance of a share: what is left is unaccounted, and the final bill is frozen. */
-export const closeShare = useCase<{ clientId: string; shareId: string; note: string }, { shareId: string }>({
+export const closeShare = defineUseCase<
+  { clientId: string; shareId: string; note: string },
+  { shareId: string }
+>({
   name: 'closeShare',
   roles: OFFICE,
   writes: true,
@@ -70,7 +73,7 @@ type PaymentInput = {
 };
 
 /** Takes a payment; a payment back is written with a minus. */
-export const takePayment = useCase<PaymentInput, { shareId: string }>({
+export const takePayment = defineUseCase<PaymentInput, { shareId: string }>({
   name: 'takePayment',
   roles: OFFICE,
   writes: true,
@@ -103,7 +106,10 @@ export const takePayment = useCase<PaymentInput, { shareId: string }>({
 });
 
 /** Hands the boxes over. Unpaid boxes leave only with the owner's word. */
-export const handOver = useCase<{ clientId: string; shareId: string; takenBy: string }, { shareId: string }>({
+export const handOver = defineUseCase<
+  { clientId: string; shareId: string; takenBy: string },
+  { shareId: string }
+>({
   name: 'handOver',
   roles: OFFICE,
   writes: true,

@@ -9,7 +9,7 @@ import type { Sheet } from '@/core/sheet/types';
 import { writeTransaction } from '@/data/repositories/ledger';
 import { writeBlockStart } from '@/data/repositories/railWork';
 import { writeSheet } from '@/data/repositories/sheets';
-import { EVERYONE, OFFICE, useCase, type House } from '../doorway';
+import { EVERYONE, OFFICE, defineUseCase, type House } from '../doorway';
 import { estimateOf, netOf, openQuestions, orderOf, type Order } from '../orderBook';
 import { id } from './fields';
 
@@ -26,7 +26,7 @@ async function changeable(house: House, shareId: string): Promise<Result<Order>>
 }
 
 /** Keeps a draft of a sheet. A sheet changed elsewhere in the meantime is not overwritten. */
-export const saveSheet = useCase<{ shareId: string; baseVersion: number; sheet: Sheet }, SavedSheet>({
+export const saveSheet = defineUseCase<{ shareId: string; baseVersion: number; sheet: Sheet }, SavedSheet>({
   name: 'saveSheet',
   roles: OFFICE,
   writes: true,
@@ -76,49 +76,50 @@ async function writeVersion(
 }
 
 /** Lets a sheet go to the floor: without holes and clashes, or with a reason that somebody signs. */
-export const approveSheet = useCase<{ shareId: string; version: number; overrideReason: string }, SavedSheet>(
-  {
-    name: 'approveSheet',
-    roles: OFFICE,
-    writes: true,
-    input: Joi.object({
-      shareId: id,
-      version: Joi.number().integer().min(0).required(),
-      overrideReason: Joi.string().trim().allow('').max(300).required(),
-    }),
-    subject: (input) => input.shareId,
-    run: async (house, { shareId, version, overrideReason }) => {
-      const found = await changeable(house, shareId);
-      if (!found.ok) return found;
-      const { sheet } = found.value;
-      if (!sheet) return failure('no-sheet', 'Nothing is on this sheet yet.');
-      if (sheet.version !== version) {
-        return failure(
-          'changed-elsewhere',
-          'This sheet was changed in another window. Look at it again first.',
-        );
-      }
-      if (sheet.approved) return success({ version });
-      const open = openQuestions(found.value).filter((finding) => finding.blocks);
-      if (!isComplete(open) && overrideReason === '') {
-        const count = open.length === 1 ? '1 question is' : `${open.length} questions are`;
-        const refused = failure(
-          'open-questions',
-          `${count} open. Answer them, or write why it goes to the floor so.`,
-        );
-        return {
-          ...refused,
-          problems: open.map((each) => ({ field: each.decision, message: each.sentence })),
-        };
-      }
-      const approval = { overrideReason: isComplete(open) ? null : overrideReason };
-      return success(await writeVersion(house, shareId, version + 1, sheet.sheet, approval));
-    },
+export const approveSheet = defineUseCase<
+  { shareId: string; version: number; overrideReason: string },
+  SavedSheet
+>({
+  name: 'approveSheet',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({
+    shareId: id,
+    version: Joi.number().integer().min(0).required(),
+    overrideReason: Joi.string().trim().allow('').max(300).required(),
+  }),
+  subject: (input) => input.shareId,
+  run: async (house, { shareId, version, overrideReason }) => {
+    const found = await changeable(house, shareId);
+    if (!found.ok) return found;
+    const { sheet } = found.value;
+    if (!sheet) return failure('no-sheet', 'Nothing is on this sheet yet.');
+    if (sheet.version !== version) {
+      return failure(
+        'changed-elsewhere',
+        'This sheet was changed in another window. Look at it again first.',
+      );
+    }
+    if (sheet.approved) return success({ version });
+    const open = openQuestions(found.value).filter((finding) => finding.blocks);
+    if (!isComplete(open) && overrideReason === '') {
+      const count = open.length === 1 ? '1 question is' : `${open.length} questions are`;
+      const refused = failure(
+        'open-questions',
+        `${count} open. Answer them, or write why it goes to the floor so.`,
+      );
+      return {
+        ...refused,
+        problems: open.map((each) => ({ field: each.decision, message: each.sentence })),
+      };
+    }
+    const approval = { overrideReason: isComplete(open) ? null : overrideReason };
+    return success(await writeVersion(house, shareId, version + 1, sheet.sheet, approval));
   },
-);
+});
 
 /** Takes a share to the block: the ledger moves its sides, and the estimate is kept as it was. */
-export const startBlock = useCase<{ shareId: string }, { shareId: string }>({
+export const startBlock = defineUseCase<{ shareId: string }, { shareId: string }>({
   name: 'startBlock',
   roles: EVERYONE,
   writes: true,

@@ -27,8 +27,8 @@ import {
   writeWeighing,
   type Weighing,
 } from '@/data/repositories/weighings';
-import type { ScaleReading } from '@/devices/scale/reading';
-import { EVERYONE, useCase, type House } from '../doorway';
+import type { ScaleReading } from '@/core/scale/reading';
+import { EVERYONE, defineUseCase, type House } from '../doorway';
 import { log } from '../log';
 import { forecastOf, orderOf, sheetInForce, shareName, shopDay, type Order } from '../orderBook';
 import { clientId, id, thousandths } from './fields';
@@ -66,7 +66,7 @@ const purposeSchema = Joi.alternatives().try(
 );
 
 /** Takes a steady weight: a package with its label, green weight into the cure, trim to the tub, or a barrel. */
-export const weigh = useCase<WeighInput, Taken>({
+export const weigh = defineUseCase<WeighInput, Taken>({
   name: 'weigh',
   roles: EVERYONE,
   writes: true,
@@ -295,43 +295,44 @@ async function takenOf(house: House, weighing: Weighing): Promise<Taken> {
 }
 
 /** Takes a weighing back: a new entry that undoes it. The pack is weighed again as a new one. */
-export const voidWeighing = useCase<{ clientId: string; weighingId: string; reason: string }, { id: string }>(
-  {
-    name: 'voidWeighing',
-    roles: EVERYONE,
-    writes: true,
-    input: Joi.object({ clientId, weighingId: id, reason: Joi.string().trim().min(1).max(200).required() }),
-    subject: (input) => input.weighingId,
-    run: async (house, { clientId: requestId, weighingId, reason }) => {
-      const weighing = await weighingById(house.db, weighingId);
-      if (!weighing) return failure('not-found', 'There is no such weighing.');
-      if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
-      const order = await orderOf(house.db, weighing.shareId);
-      if (order?.closing) return failure('closed', 'This order is closed. Its weighings stand.');
-      const at = house.now.toISOString();
-      const transactionId = randomUUID();
-      await reverseTransaction(house.db, {
-        id: transactionId,
-        kind: 'void',
-        at,
-        actorId: house.actor.id,
-        reversesId: weighing.transactionId,
-      });
-      await writeVoid(house.db, {
-        weighingId,
-        clientId: requestId,
-        reason,
-        at,
-        actorId: house.actor.id,
-        transactionId,
-      });
-      return success({ id: weighingId });
-    },
+export const voidWeighing = defineUseCase<
+  { clientId: string; weighingId: string; reason: string },
+  { id: string }
+>({
+  name: 'voidWeighing',
+  roles: EVERYONE,
+  writes: true,
+  input: Joi.object({ clientId, weighingId: id, reason: Joi.string().trim().min(1).max(200).required() }),
+  subject: (input) => input.weighingId,
+  run: async (house, { clientId: requestId, weighingId, reason }) => {
+    const weighing = await weighingById(house.db, weighingId);
+    if (!weighing) return failure('not-found', 'There is no such weighing.');
+    if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
+    const order = await orderOf(house.db, weighing.shareId);
+    if (order?.closing) return failure('closed', 'This order is closed. Its weighings stand.');
+    const at = house.now.toISOString();
+    const transactionId = randomUUID();
+    await reverseTransaction(house.db, {
+      id: transactionId,
+      kind: 'void',
+      at,
+      actorId: house.actor.id,
+      reversesId: weighing.transactionId,
+    });
+    await writeVoid(house.db, {
+      weighingId,
+      clientId: requestId,
+      reason,
+      at,
+      actorId: house.actor.id,
+      transactionId,
+    });
+    return success({ id: weighingId });
   },
-);
+});
 
 /** Prints the label of a package once more; the copy says so in its file name. */
-export const reprintLabel = useCase<{ clientId: string; weighingId: string }, { file: string | null }>({
+export const reprintLabel = defineUseCase<{ clientId: string; weighingId: string }, { file: string | null }>({
   name: 'reprintLabel',
   roles: EVERYONE,
   writes: true,
@@ -362,7 +363,7 @@ export const reprintLabel = useCase<{ clientId: string; weighingId: string }, { 
 });
 
 /** Takes what lies on the scale as its tare. */
-export const tareScale = useCase<Record<string, never>, true>({
+export const tareScale = defineUseCase<Record<string, never>, true>({
   name: 'tareScale',
   roles: EVERYONE,
   writes: false,
@@ -381,7 +382,7 @@ export const tareScale = useCase<Record<string, never>, true>({
 type NoteInput = { clientId: string; shareId: string; lineKey: string; note: string };
 
 /** Says why a line of the sheet is short, over or missing; the line then waits for nothing more. */
-export const noteLine = useCase<NoteInput, { shareId: string }>({
+export const noteLine = defineUseCase<NoteInput, { shareId: string }>({
   name: 'noteLine',
   roles: EVERYONE,
   writes: true,

@@ -7,7 +7,7 @@ import type { Reconciliation } from '@/core/reconcile/reconcile';
 import type { ForecastLine } from '@/core/forecast/types';
 import { type Payment, type PickUp } from '@/data/repositories/settlement';
 import { voidsOfShare, type VoidedWeighing } from '@/data/repositories/weighings';
-import { EVERYONE, useCase } from '../doorway';
+import { EVERYONE, defineUseCase } from '../doorway';
 import { id } from '../cases/fields';
 import {
   estimateOf,
@@ -44,7 +44,7 @@ function aboutOf(order: Order): string {
 }
 
 /** Where the weight of a share went, and how the packs compare with the sheet. */
-export const balanceView = useCase<{ shareId: string }, BalanceView>({
+export const balanceView = defineUseCase<{ shareId: string }, BalanceView>({
   name: 'balanceView',
   roles: EVERYONE,
   writes: false,
@@ -105,7 +105,7 @@ export type SettleView = {
 };
 
 /** The bill beside its estimate, what was paid, and what the statement says. */
-export const settleView = useCase<{ shareId: string }, SettleView>({
+export const settleView = defineUseCase<{ shareId: string }, SettleView>({
   name: 'settleView',
   roles: EVERYONE,
   writes: false,

@@ -3,7 +3,7 @@ import { daysBetween, expectedCold, shrinkPct, shrinkWorking } from '@/core/hang
 import { success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { Working } from '@/core/working/working';
-import { EVERYONE, useCase } from '../doorway';
+import { EVERYONE, defineUseCase } from '../doorway';
 import { allOrders, daysHung, netOf, shareName, shopDay, type Order } from '../orderBook';
 
 export type SideOnRail = {
@@ -40,7 +40,7 @@ export type HangBoard = {
 };
 
 /** What hangs, side by side, with its shrink beside the shrink to expect. */
-export const hangView = useCase<Record<string, never>, HangBoard>({
+export const hangView = defineUseCase<Record<string, never>, HangBoard>({
   name: 'hangView',
   roles: EVERYONE,
   writes: false,

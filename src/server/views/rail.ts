@@ -4,7 +4,7 @@ import { success } from '@/core/quantity/result';
 import { cents, formatMoney } from '@/core/quantity/money';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { readShop } from '@/data/repositories/shop';
-import { EVERYONE, useCase, type House } from '../doorway';
+import { EVERYONE, defineUseCase, type House } from '../doorway';
 import {
   allOrders,
   coldSides,
@@ -41,7 +41,7 @@ export type Rail = {
 };
 
 /** Everything on the rail, share by share, with the stage it waits at. */
-export const railView = useCase<Record<string, never>, Rail>({
+export const railView = defineUseCase<Record<string, never>, Rail>({
   name: 'railView',
   roles: EVERYONE,
   writes: false,

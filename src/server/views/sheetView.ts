@@ -4,7 +4,7 @@ import type { PriceList } from '@/core/charges/priceList';
 import { failure, success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { Sheet } from '@/core/sheet/types';
-import { EVERYONE, useCase } from '../doorway';
+import { EVERYONE, defineUseCase } from '../doorway';
 import { id } from '../cases/fields';
 import {
   billBasis,
@@ -37,7 +37,7 @@ export type SheetView = {
   readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
 };
 
-export const sheetView = useCase<{ shareId: string }, SheetView>({
+export const sheetView = defineUseCase<{ shareId: string }, SheetView>({
   name: 'sheetView',
   roles: EVERYONE,
   writes: false,

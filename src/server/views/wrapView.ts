@@ -5,7 +5,7 @@ import { failure, success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { balancesOfShare } from '@/data/repositories/ledger';
 import type { Weighing } from '@/data/repositories/weighings';
-import { EVERYONE, useCase } from '../doorway';
+import { EVERYONE, defineUseCase } from '../doorway';
 import { id } from '../cases/fields';
 import { coldSides, forecastOf, orderOf, orderStage, sheetInForce, shareName } from '../orderBook';
 
@@ -35,7 +35,7 @@ export type WrapView = {
 };
 
 /** The wrap table of one share: what is due, what has been weighed, what is still on the block. */
-export const wrapView = useCase<{ shareId: string }, WrapView>({
+export const wrapView = defineUseCase<{ shareId: string }, WrapView>({
   name: 'wrapView',
   roles: EVERYONE,
   writes: false,

@@ -72,35 +72,40 @@ export function useSheet(view: SheetView): SheetState {
     [situation, sheet, view.coldSides, now],
   );
 
+  const keep = useCallback(
+    (kept: Sheet) => {
+      const entry: Kept = { baseVersion: base.current, sheet: kept };
+      window.localStorage.setItem(keptKey(view.shareId), JSON.stringify(entry));
+    },
+    [view.shareId],
+  );
+
   const send = useCallback(async () => {
-    const wanted = latest.current;
-    if (!wanted || sending.current) return;
+    if (sending.current) return;
     sending.current = true;
-    setSaving({ state: 'saving', message: '' });
-    const result = await act('saveSheet', {
-      shareId: view.shareId,
-      baseVersion: base.current,
-      sheet: wanted,
-    });
-    sending.current = false;
-    if (!result.ok) {
-      setSaving({ state: result.reason === 'offline' ? 'waiting' : 'refused', message: result.message });
-      return;
-    }
-    base.current = result.value.version;
-    setVersion(result.value.version);
-    if (latest.current === wanted) {
+    for (let wanted = latest.current; wanted; wanted = latest.current) {
+      setSaving({ state: 'saving', message: '' });
+      const result = await act('saveSheet', {
+        shareId: view.shareId,
+        baseVersion: base.current,
+        sheet: wanted,
+      });
+      if (!result.ok) {
+        setSaving({ state: result.reason === 'offline' ? 'waiting' : 'refused', message: result.message });
+        break;
+      }
+      base.current = result.value.version;
+      setVersion(result.value.version);
+      if (latest.current !== wanted) {
+        keep(latest.current!);
+        continue;
+      }
       latest.current = null;
       window.localStorage.removeItem(keptKey(view.shareId));
       setSaving({ state: 'saved', message: '' });
-    } else {
-      void sendAgain.current();
     }
-  }, [view.shareId]);
-  const sendAgain = useRef(send);
-  useEffect(() => {
-    sendAgain.current = send;
-  }, [send]);
+    sending.current = false;
+  }, [keep, view.shareId]);
 
   const change = useCallback(
     (next: Sheet) => {
@@ -108,13 +113,10 @@ export function useSheet(view: SheetView): SheetState {
       setSheet(next);
       setApproved(false);
       latest.current = next;
-      window.localStorage.setItem(
-        keptKey(view.shareId),
-        JSON.stringify({ baseVersion: base.current, sheet: next }),
-      );
+      keep(next);
       setSaving({ state: 'saving', message: '' });
     },
-    [view.locked, view.shareId],
+    [keep, view.locked],
   );
 
   useEffect(() => {

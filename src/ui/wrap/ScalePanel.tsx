@@ -1,7 +1,7 @@
 'use client';
 
 import { formatWeight, type Weight } from '@/core/quantity/weight';
-import type { ScaleReading } from '@/devices/scale/reading';
+import type { ScaleReading } from '@/core/scale/reading';
 import type { WrapView } from '@/server/views/wrapView';
 import type { Target } from './targets';
 import type { ScaleState } from './useScale';

@@ -91,7 +91,10 @@ export function WrapScreen({ first }: { first: WrapView }) {
   function take() {
     const { reading } = scale;
     const must = view.instructions !== '' && !read;
-    if (must) return say('refused', 'Read the customer’s words first, then press Enter again.');
+    if (must) {
+      setRead(true);
+      return say('refused', `Read first: ${view.instructions} Press Enter again to weigh.`);
+    }
     if (!target) return say('refused', 'Choose what is on the scale.');
     if (target.waits !== '') return say('refused', `${target.title}: ${target.waits}.`);
     if (!reading) return say('refused', 'The scale does not answer. Check its cable.');

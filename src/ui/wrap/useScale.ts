@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { ScaleReading } from '@/devices/scale/reading';
+import type { ScaleReading } from '@/core/scale/reading';
 
 export type ScaleState = { readonly reading: ScaleReading | null; readonly away: boolean };
 
