@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type Joi from 'joi';
 import { failure, success, type Failure, type Result } from '@/core/quantity/result';
+import { checkShape } from '@/core/shape/checkShape';
 import { sharedDatabase, type Database } from '@/data/database';
 import { writeAudit, type Role } from '@/data/repositories/users';
 import { devices, type Devices } from './devices';
@@ -100,15 +101,6 @@ async function admit<Input, Output>(
     const message = `Something went wrong on our side and nothing was changed. Try again; if it stays, say ${reference}.`;
     return failure('unexpected', message);
   }
-}
-
-/** Checks input against a schema; the failure names every field that is wrong. */
-export function checkShape<Input>(schema: Joi.Schema<Input>, raw: unknown): Result<Input, 'invalid'> {
-  const { value, error } = schema.validate(raw, { abortEarly: false, stripUnknown: false, convert: true });
-  if (!error) return success(value as Input);
-  const problems = error.details.map((detail) => ({ field: detail.path.join('.'), message: detail.message }));
-  const refused = failure('invalid', problems[0]!.message, problems[0]!.field);
-  return { ...refused, problems };
 }
 
 async function perform<Input, Output>(

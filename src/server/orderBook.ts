@@ -2,11 +2,12 @@ import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } fr
 import type { PriceList } from '@/core/charges/priceList';
 import { forecast } from '@/core/forecast/forecast';
 import type { Forecast } from '@/core/forecast/types';
-import { daysBetween, expectedCold } from '@/core/hang/shrink';
+import { daysBetween } from '@/core/hang/shrink';
+import { leastCertain, sideToCut, type WeightBasis } from '@/core/hang/sideToCut';
 import type { Posting } from '@/core/ledger/ledger';
 import { stageOf, type Stage } from '@/core/order/stage';
 import { sumCents, type Cents } from '@/core/quantity/money';
-import { convertUnits, sumWeights, weight, type Weight } from '@/core/quantity/weight';
+import { sumWeights, type Weight } from '@/core/quantity/weight';
 import { reconcile, type Reconciliation } from '@/core/reconcile/reconcile';
 import type { Situation } from '@/core/sheet/situation';
 import { emptySheet } from '@/core/sheet/houseSheet';
@@ -145,21 +146,16 @@ export function shopDay(shop: Shop, at: Date): string {
   return new Intl.DateTimeFormat('en-CA', { timeZone: shop.zone }).format(at);
 }
 
-export type WeightBasis = 'cold' | 'hot' | 'usual';
-
-/**
- * The cold weight of each side: weighed, else expected from the hot weight, else the species' usual side.
- * Says which of them the least certain side stands on.
- */
+/** The cold weight of each side to cut by, and which basis the least certain side stands on. */
 export function coldSides(order: Order): { weights: Weight[]; basis: WeightBasis } {
   const { species, unit } = order.situation;
-  const bases = order.sides.map(({ hot, cold }): [Weight, WeightBasis] => {
-    if (cold) return [netOf(cold), 'cold'];
-    if (hot) return [expectedCold(species.shrink[0]!, netOf(hot), species.hang.targetDays), 'hot'];
-    return [weight(convertUnits(species.atlas.reference.sideLb, 'lb', unit)), 'usual'];
-  });
-  const least = (['usual', 'hot', 'cold'] as const).find((basis) => bases.some(([, each]) => each === basis));
-  return { weights: bases.map(([w]) => w), basis: least! };
+  const sides = order.sides.map(({ hot, cold }) =>
+    sideToCut(species, unit, { hot: hot && netOf(hot), cold: cold && netOf(cold) }),
+  );
+  return {
+    weights: sides.map((side) => side.weight),
+    basis: leastCertain(sides.map((side) => side.basis)),
+  };
 }
 
 /** The hot weight of the share; where a side has no ticket yet, what its expected cold weight came from. */

@@ -2,6 +2,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { SettleView } from './views/balanceView';
@@ -182,7 +183,7 @@ function boxes(writer: Writer, view: SettleView): void {
     writer.text(pack.cut);
     if (pack.green !== null)
       writer.text(`from ${formatWeight(pack.green)} ${view.unit} fresh`, { x: 300, quiet: true });
-    writer.figure(`${pack.packs} ${pack.packs === 1 ? 'pack' : 'packs'}`, 470);
+    writer.figure(counted(pack.packs, 'pack'), 470);
     writer.figure(`${formatWeight(pack.net)} ${view.unit}`, RIGHT);
     writer.down(15);
   }

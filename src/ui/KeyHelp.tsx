@@ -8,7 +8,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['↑ ↓', 'sheet: the zone before, the zone after'],
   ['1 to 9', 'sheet: choose that form for the open zone'],
   ['n', 'sheet: the next open question'],
-  ['1 to 0', 'wrap table: choose the target'],
+  ['1 to 0, arrows', 'wrap table: choose the target'],
   ['[ ]', 'wrap table: from the block, the grinder, the smokehouse, the barrels'],
   ['Enter', 'wrap table: take the steady weight and print'],
   ['Backspace', 'wrap table: take the last one back'],

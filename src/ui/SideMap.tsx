@@ -18,12 +18,12 @@ type Props = {
 
 /** The hanging side, hind up, drawn from data and coloured by where each zone goes. */
 export function SideMap({ map, destinationOf, describe, active, onChoose, onPoint }: Props) {
-  const [width, height] = map.size;
+  const [left, top, width, height] = frameOf(map);
   const zones = Object.keys(map.zones);
   const shown = [...zones.filter((zone) => zone !== active), ...zones.filter((zone) => zone === active)];
   return (
     <svg
-      viewBox={`0 0 ${width} ${height}`}
+      viewBox={`${left} ${top} ${width} ${height}`}
       className={styles.map}
       role="group"
       aria-label="Hanging side, hind leg up"
@@ -62,21 +62,32 @@ export function SideMap({ map, destinationOf, describe, active, onChoose, onPoin
   );
 }
 
+/** Room around the outline for the stroke of an active zone. */
+const FRAME_MARGIN = 6;
+
+/** The smallest frame around all edges, so that the side is drawn as large as its place allows. */
+function frameOf(map: MapData): [left: number, top: number, width: number, height: number] {
+  const points = Object.values(map.edges).flat();
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs) - FRAME_MARGIN, Math.min(...ys) - FRAME_MARGIN];
+  return [left, top, Math.max(...xs) + FRAME_MARGIN - left, Math.max(...ys) + FRAME_MARGIN - top];
+}
+
 /** Ink on these grounds is dark; on the others it is paper. */
 function isPale(destination: Destination | undefined): boolean {
   return destination === undefined || ['bones', 'cured', 'lost', 'grind'].includes(destination);
 }
 
 /** A word too long for its zone is broken between words. */
-const LONGEST_LABEL = 9;
+const LONGEST_LABEL = 8;
 
 function Label({ zone, at: [x, y], dark }: { zone: string; at: readonly [number, number]; dark: boolean }) {
   const words = zone.replace(' and spare rib', ', rib').split(' ');
   const lines = zone.length > LONGEST_LABEL ? words : [words.join(' ')];
   return (
-    <text className={dark ? styles.darkLabel : styles.label} x={x} y={y - (lines.length - 1) * 7} aria-hidden>
+    <text className={dark ? styles.darkLabel : styles.label} x={x} y={y - (lines.length - 1) * 8} aria-hidden>
       {lines.map((line, index) => (
-        <tspan key={line} x={x} dy={index === 0 ? 4 : 14}>
+        <tspan key={line} x={x} dy={index === 0 ? 5 : 16}>
           {line}
         </tspan>
       ))}

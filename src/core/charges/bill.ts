@@ -1,4 +1,5 @@
 import type { Forecast } from '../forecast/types';
+import { counted } from '../quantity/counted';
 import {
   cents,
   chargeForRate,
@@ -114,7 +115,7 @@ function chargeOn(list: PriceList, rule: PriceRule, basis: BillBasis, items: rea
     formula: `weight × rate, half a cent up`,
   });
   const byCount = (count: number, word: string): Charged => ({
-    quantity: `${count} ${word}${count === 1 ? '' : 's'}`,
+    quantity: counted(count, word),
     amount: cents(count * rate),
     formula: 'number × rate',
   });
@@ -127,7 +128,7 @@ function chargeOn(list: PriceList, rule: PriceRule, basis: BillBasis, items: rea
       };
     case 'extra-sheet':
       return {
-        quantity: `${parts.length - 1} more than one`,
+        quantity: `${counted(parts.length - 1, 'sheet')} after the first, share ${index + 1} of ${parts.length}`,
         amount: parts.length > 1 ? splitCents(cents(rate * (parts.length - 1)), parts)[index]! : ZERO_CENTS,
         formula: 'one charge for each cut sheet after the first, split by share',
       };

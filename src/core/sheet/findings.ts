@@ -53,8 +53,9 @@ export function findingsOf(
   });
   const seen = new Set<string>();
   const once = perSide.filter((finding) => {
-    const isNew = !seen.has(finding.sentence);
-    seen.add(finding.sentence);
+    const key = `${finding.decision} ${finding.holder ?? ''} ${finding.sentence}`;
+    const isNew = !seen.has(key);
+    seen.add(key);
     return isNew;
   });
   return [...once, ...grindFindings(situation, sheet, expected)];

@@ -3,11 +3,9 @@ import Joi from 'joi';
 import { listInForce } from '@/core/charges/priceList';
 import { documentWeight, readSheet, type OrderDocument, type PersonDocument } from '@/core/order/document';
 import { orderSchema } from '@/core/order/orderSchema';
+import { orderProblems, situationOf } from '@/core/order/readOrder';
 import { cents } from '@/core/quantity/money';
 import { failure, success, type Result } from '@/core/quantity/result';
-import type { Situation } from '@/core/sheet/situation';
-import type { FieldProblem } from '@/core/sheet/sheetProblems';
-import { speciesById } from '@/core/species/registry';
 import {
   animalIdByTag,
   animalIdByClientId,
@@ -52,46 +50,13 @@ async function checkDocument(house: House, shop: Shop, document: OrderDocument):
     const message = 'This shop has no establishment number, so it cannot take an inspected animal.';
     return failure('no-establishment', message, 'document.animal.inspection');
   }
-  const problems = documentProblems(shop, document);
+  const problems = orderProblems(shop, document).map((each) => ({
+    ...each,
+    field: `document.${each.field}`,
+  }));
   if (problems.length === 0) return success(true);
   const refused = failure('invalid', problems[0]!.message, problems[0]!.field);
   return { ...refused, problems };
-}
-
-function situationFor(shop: Shop, document: OrderDocument, part: string): Situation {
-  return {
-    species: speciesById(document.animal.species),
-    unit: shop.unit,
-    sides: part === 'whole' ? 2 : 1,
-    addOns: document.animal.addOns ?? [],
-    tools: shop.tools,
-  };
-}
-
-function documentProblems(shop: Shop, document: OrderDocument): FieldProblem[] {
-  const species = speciesById(document.animal.species);
-  const addOns = (document.animal.addOns ?? [])
-    .filter((addOn) => !species.atlas.addOns.some((each) => each.atom.id === addOn))
-    .map((addOn) => ({ field: 'document.animal.addOns', message: `A ${species.name} has no "${addOn}".` }));
-  const sheets = document.shares.flatMap((share, at) =>
-    share.sheet && addOns.length === 0
-      ? readSheet(share.sheet, situationFor(shop, document, share.part), document.unit).problems.map(
-          (problem) => ({ ...problem, field: `document.shares.${at}.sheet.${problem.field}` }),
-        )
-      : [],
-  );
-  const cold = (['left', 'right'] as const).flatMap((side) => {
-    const { hot, cold: coldWeight } = document.weights?.[side] ?? {};
-    if (coldWeight === undefined || (hot !== undefined && coldWeight <= hot)) return [];
-    return [
-      {
-        field: `document.weights.${side}.cold`,
-        message:
-          hot === undefined ? 'A cold weight needs its hot weight.' : 'Cold is more than hot. Check both.',
-      },
-    ];
-  });
-  return [...addOns, ...sheets, ...cold];
 }
 
 async function person(house: House, document: PersonDocument): Promise<Person> {
@@ -138,7 +103,7 @@ async function writeOrder(house: House, shop: Shop, requestId: string, document:
     };
     await writeShare(house.db, written);
     if (!share.sheet) continue;
-    const { sheet } = readSheet(share.sheet, situationFor(shop, document, share.part), document.unit);
+    const { sheet } = readSheet(share.sheet, situationOf(shop, document, share.part), document.unit);
     await writeSheet(house.db, {
       shareId: written.id,
       version: 1,

@@ -29,6 +29,8 @@ export type AnimalOnRail = {
   readonly days: number;
   readonly targetDays: number;
   readonly longestDays: number;
+  /** The hot weight is younger than a day: the heat is not out of the bone yet. */
+  readonly chilling: boolean;
   readonly sides: readonly SideOnRail[];
   readonly working: Working;
 };
@@ -60,6 +62,13 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
   },
 });
 
+/** Until a side has hung this long, it is chilled and not cut. */
+const CHILL_HOURS = 24;
+
+function isYoung(at: string, now: Date): boolean {
+  return now.getTime() - Date.parse(at) < CHILL_HOURS * 3_600_000;
+}
+
 function animalOnRail(orders: readonly Order[], now: Date): AnimalOnRail {
   const [order] = orders as [Order];
   const { species } = order.situation;
@@ -74,6 +83,7 @@ function animalOnRail(orders: readonly Order[], now: Date): AnimalOnRail {
     days,
     targetDays: species.hang.targetDays,
     longestDays: species.hang.longestDays,
+    chilling: orders.some((each) => each.sides.some(({ hot }) => hot && isYoung(hot.at, now))),
     sides: orders.flatMap((each) => each.sides.map((side) => sideOnRail(each, side, now))),
     working: shrinkWorking(species.shrink[0]!, days),
   };

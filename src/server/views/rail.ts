@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { STAGES, type Stage } from '@/core/order/stage';
+import { counted } from '@/core/quantity/counted';
 import { success } from '@/core/quantity/result';
 import { cents, formatMoney } from '@/core/quantity/money';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
@@ -79,7 +80,7 @@ async function factAt(
   stage: Stage | null,
 ): Promise<{ fact: string; flag: string }> {
   const unit = order.shop.unit;
-  const hung = `${daysHung(order, house.now)} days hung`;
+  const hung = `${counted(daysHung(order, house.now), 'day')} hung`;
   switch (stage) {
     case null:
       return { fact: `picked up by ${order.pickUp!.takenBy}`, flag: '' };

@@ -1,20 +1,14 @@
 import Joi from 'joi';
 import type { BillBasis } from '@/core/charges/bill';
 import type { PriceList } from '@/core/charges/priceList';
+import type { WeightBasis } from '@/core/hang/sideToCut';
+import { counted } from '@/core/quantity/counted';
 import { failure, success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { Sheet } from '@/core/sheet/types';
 import { EVERYONE, defineUseCase } from '../doorway';
 import { id } from '../cases/fields';
-import {
-  billBasis,
-  coldSides,
-  daysHung,
-  orderOf,
-  shareName,
-  sheetInForce,
-  type WeightBasis,
-} from '../orderBook';
+import { billBasis, coldSides, daysHung, orderOf, shareName, sheetInForce } from '../orderBook';
 
 /** All that the sheet needs to compute by itself, without asking the server again. */
 export type SheetView = {
@@ -49,7 +43,7 @@ export const sheetView = defineUseCase<{ shareId: string }, SheetView>({
     const { weights, basis } = coldSides(order);
     const { hot, headSplit, deposit } = billBasis(order, weights[0]!, []);
     const { species, unit, sides, addOns, tools } = order.situation;
-    const hung = `${daysHung(order, house.now)} days`;
+    const hung = counted(daysHung(order, house.now), 'day');
     return success({
       shareId,
       name: shareName(order),

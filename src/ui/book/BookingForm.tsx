@@ -198,8 +198,11 @@ export function BookingForm({ unit, species, problem, onBook }: Props) {
       {addOns.length > 0 && (
         <div className={styles.row}>
           <div>
-            <label>Left on and weighed in</label>
+            <span className={styles.fieldName} id="left-on">
+              Left on and weighed in
+            </span>
             <Checkbox.Group
+              aria-labelledby="left-on"
               value={draft.addOns}
               onChange={(values) => change({ addOns: values as string[] })}
               options={addOns.map((addOn) => ({ value: addOn.id, label: addOn.label }))}

@@ -30,6 +30,7 @@ export function HangScreen({ board }: { board: HangBoard }) {
               {animal.species.toLowerCase()} from {animal.farm}
             </span>
             <span className="quiet">{animal.shares}</span>
+            {animal.chilling && <span className="alarm">still chilling: not to the block today</span>}
             <Days animal={animal} />
           </header>
           <table>
@@ -66,7 +67,7 @@ function Days({ animal }: { animal: AnimalOnRail }) {
   const late = animal.days > animal.longestDays;
   return (
     <span className={late ? 'alarm' : styles.days}>
-      <b>{animal.days}</b> days hung
+      <b>{animal.days}</b> {animal.days === 1 ? 'day' : 'days'} hung
       <span className="quiet">
         {' '}
         of {animal.targetDays}

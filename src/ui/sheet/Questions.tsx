@@ -6,6 +6,7 @@ import type { Finding } from '@/core/sheet/findings';
 import { waysOut } from '@/core/sheet/clash';
 import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import { decisionById, optionById } from '@/core/sheet/situation';
+import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import styles from './SheetScreen.module.css';
@@ -20,8 +21,8 @@ export function Questions({ findings, state, onOpen }: Props) {
   const remarks = findings.length - blocking.length;
   if (findings.length === 0) return <span className={styles.complete}>complete</span>;
   const words = [
-    blocking.length > 0 ? `${blocking.length} ${blocking.length === 1 ? 'question' : 'questions'}` : '',
-    remarks > 0 ? `${remarks} ${remarks === 1 ? 'remark' : 'remarks'}` : '',
+    blocking.length > 0 ? counted(blocking.length, 'question') : '',
+    remarks > 0 ? counted(remarks, 'remark') : '',
   ];
   const list = (
     <ul className={styles.questionList}>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Segmented } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import { formOf, withAnswer } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
@@ -37,8 +37,10 @@ export function ZoneEditor({ decision, state, view }: Props) {
   const clash = mine.find((finding) => finding.kind === 'clash');
   const chosen = new Set(answer?.forms.map((form) => form.option));
   const spoken = offered.find((option) => option.id === (pointed ?? answer?.forms[0]?.option));
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [decision.id]);
   return (
-    <div className={styles.open}>
+    <div className={styles.open} ref={box}>
       <div className={styles.openHead}>
         <h2>{decision.title}</h2>
         {!answer && (
@@ -60,6 +62,7 @@ export function ZoneEditor({ decision, state, view }: Props) {
           />
         )}
       </div>
+      {clash && <ClashChoice state={state} clash={clash} locked={view.locked} />}
       <div className={styles.options} role="radiogroup" aria-label={decision.title}>
         {offered.map((option, index) => (
           <OptionCard
@@ -95,17 +98,13 @@ export function ZoneEditor({ decision, state, view }: Props) {
           onChange={(changed) => state.change(answered(changed))}
         />
       )}
-      {clash ? (
-        <ClashChoice state={state} clash={clash} locked={view.locked} />
-      ) : (
-        mine
-          .filter((finding) => finding.kind !== 'unanswered')
-          .map((finding) => (
-            <p key={finding.sentence} className={finding.blocks ? 'alarm' : styles.remark} role="status">
-              {finding.sentence}
-            </p>
-          ))
-      )}
+      {mine
+        .filter((finding) => finding.kind !== 'unanswered' && finding !== clash)
+        .map((finding) => (
+          <p key={finding.sentence} className={finding.blocks ? 'alarm' : styles.remark} role="status">
+            {finding.sentence}
+          </p>
+        ))}
     </div>
   );
 }
@@ -170,9 +169,7 @@ function OptionCard({
           </>
         ) : (
           <span className="quiet">
-            {option.destination === 'grind' || option.products.length === 0
-              ? grindWords(other, now, chosen)
-              : ''}
+            {option.products.length === 0 ? grindWords(other, now, chosen) : 'nothing is left for it'}
           </span>
         )}
         {!chosen && money !== 0 && (

@@ -1,7 +1,7 @@
 'use client';
 
 import { useHotkeys } from 'react-hotkeys-hook';
-import styles from './WrapScreen.module.css';
+import styles from './NothingMore.module.css';
 
 const REASONS = [
   'All of it is packed; the count came out otherwise',

@@ -6,7 +6,7 @@ import type { WrapView } from '@/server/views/wrapView';
 import type { Target } from './targets';
 import type { ScaleState } from './useScale';
 import type { Notice } from './WrapScreen';
-import styles from './WrapScreen.module.css';
+import styles from './ScalePanel.module.css';
 
 type Props = {
   scale: ScaleState;

@@ -1,7 +1,7 @@
 'use client';
 
 import { isDue, SECTION_WORDS, SECTIONS, type Section, type Target } from './targets';
-import styles from './WrapScreen.module.css';
+import styles from './TargetGrid.module.css';
 
 type Props = {
   targets: readonly Target[];

@@ -6,6 +6,7 @@ import type { Failure } from '@/core/quantity/result';
 import { formatWeight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/views/wrapView';
 import { act, newClientId } from '../act';
+import { BeforeTheBlock } from './BeforeTheBlock';
 import { NothingMore } from './NothingMore';
 import { ScalePanel } from './ScalePanel';
 import { sound } from './sound';
@@ -149,6 +150,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
 
   useWrapKeys(view.started && !asking, {
     digit: (index) => choose(inSection[index]),
+    step: (by) => choose(inSection[inSection.findIndex((each) => each.key === target?.key) + by]),
     section: (by) => {
       const at = SECTIONS.indexOf(section) + by;
       setSection(SECTIONS[(at + SECTIONS.length) % SECTIONS.length]!);
@@ -165,7 +167,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
 
   if (!view.started) return <BeforeTheBlock view={view} onStarted={reload} />;
   return (
-    <main className={styles.floor} data-flash={flash ?? undefined}>
+    <main className={styles.floor} data-ground="floor" data-flash={flash ?? undefined}>
       <WrapHeader
         view={view}
         waiting={queue.pending.length}
@@ -233,8 +235,7 @@ function WrapHeader({ view, waiting, offline, read, onRead }: HeaderProps) {
       {view.instructions !== '' && (
         <button type="button" className={read ? styles.wordsRead : styles.words} onClick={onRead}>
           {read ? '' : 'Read: '}
-          {view.instructions}
-          {!read && <b> · read</b>}
+          {view.instructions} {!read && <kbd>Enter</kbd>}
         </button>
       )}
       <span className={styles.due}>
@@ -244,39 +245,5 @@ function WrapHeader({ view, waiting, offline, read, onRead }: HeaderProps) {
         {saved}
       </span>
     </header>
-  );
-}
-
-/** A share that is not on the block yet: what is missing, or the one big action. */
-function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted: () => Promise<void> }) {
-  const [problem, setProblem] = useState('');
-  async function start() {
-    const result = await act('startBlock', { shareId: view.shareId });
-    if (!result.ok) return setProblem(result.message);
-    await onStarted();
-  }
-  return (
-    <main className={styles.before}>
-      <Link href="/wrap" className={styles.home} aria-label="Back to the rail">
-        ‹ rail
-      </Link>
-      <h1>{view.name}</h1>
-      <p className={styles.about}>{view.about}</p>
-      {view.instructions !== '' && <p className={styles.words}>Read: {view.instructions}</p>}
-      <p className={styles.coldWeight}>
-        {formatWeight(view.cold)} <small>{view.unit} cold</small>
-      </p>
-      <ul>
-        {view.cautions.map((caution) => (
-          <li key={caution}>{caution}</li>
-        ))}
-      </ul>
-      <p role="alert" className={styles.problem}>
-        {problem || view.whyNotReady}
-      </p>
-      <button type="button" className={styles.act} disabled={!view.ready} onClick={() => void start()}>
-        Take to the block
-      </button>
-    </main>
   );
 }

@@ -4,6 +4,8 @@ import { useHotkeys } from 'react-hotkeys-hook';
 
 type Keys = {
   digit: (index: number) => void;
+  /** To the target so many places on: 1 across, 2 down. */
+  step: (by: number) => void;
   section: (by: 1 | -1) => void;
   enter: () => void;
   back: () => void;
@@ -17,6 +19,10 @@ type Keys = {
 export function useWrapKeys(enabled: boolean, keys: Keys): void {
   const options = { enabled, preventDefault: true };
   useHotkeys('1,2,3,4,5,6,7,8,9,0', (event) => keys.digit((Number(event.key) + 9) % 10), options);
+  useHotkeys('right', () => keys.step(1), options);
+  useHotkeys('left', () => keys.step(-1), options);
+  useHotkeys('down', () => keys.step(2), options);
+  useHotkeys('up', () => keys.step(-2), options);
   useHotkeys('bracketright', () => keys.section(1), options);
   useHotkeys('bracketleft', () => keys.section(-1), options);
   useHotkeys('enter', () => keys.enter(), options);

@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { cookies } from 'next/headers';
 import { isFromOurPages, SESSION_COOKIE, statusOf } from '@/app/door';
 import { failure } from '@/core/quantity/result';
-import { checkShape, usualSurroundings } from '@/server/doorway';
+import { checkShape } from '@/core/shape/checkShape';
+import { usualSurroundings } from '@/server/doorway';
 import { signIn } from '@/server/signIn';
 
 const credentials = Joi.object<{ name: string; secret: string }>({

@@ -1,0 +1,9 @@
+#!/usr/bin/env node
+import { tsImport } from 'tsx/esm/api';
+import { fileURLToPath } from 'node:url';
+
+const { main } = await tsImport('../src/cli/main.ts', {
+  parentURL: import.meta.url,
+  tsconfig: fileURLToPath(new URL('../tsconfig.json', import.meta.url)),
+});
+await main();

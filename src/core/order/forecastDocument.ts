@@ -1,0 +1,142 @@
+import { forecast } from '../forecast/forecast';
+import type { Forecast, ForecastLine } from '../forecast/types';
+import { leastCertain, type WeightBasis } from '../hang/sideToCut';
+import { inUnits, type Weight, type WeighingUnit } from '../quantity/weight';
+import { emptySheet } from '../sheet/houseSheet';
+import { findingsOf, type Finding } from '../sheet/findings';
+import { readSheet, type OrderDocument, type ShareDocument } from './document';
+import { sidesOf, situationOf, type ReadingShop } from './readOrder';
+
+/** A forecast line with its weights as plain numbers in the file's unit. */
+export type ForecastLineDocument = {
+  readonly key: string;
+  readonly cut: string;
+  readonly destination: string;
+  readonly packaged: number;
+  readonly low: number;
+  readonly high: number;
+  readonly gross: number;
+  readonly trim: {
+    readonly lean: number;
+    readonly fat: number;
+    readonly bone: number;
+    readonly skin: number;
+  };
+  readonly kerf: number;
+  readonly cureLoss: number;
+  readonly pieces: number | null;
+  readonly packs: number;
+  readonly thicknessIn: number | null;
+};
+
+export type ShareForecastDocument = {
+  readonly part: ShareDocument['part'];
+  readonly owner: string;
+  readonly cold: number;
+  readonly basis: WeightBasis;
+  readonly lines: readonly ForecastLineDocument[];
+  readonly losses: Readonly<Record<keyof Forecast['losses'], number>>;
+  readonly grind: {
+    readonly weight: number;
+    readonly fatPct: number;
+    readonly lean: number;
+    readonly fatUsed: number;
+  };
+  readonly takeHome: number;
+  readonly takeHomeLow: number;
+  readonly takeHomeHigh: number;
+  readonly yieldPct: number;
+  readonly freezerCuFt: number;
+  readonly openQuestions: number;
+};
+
+/** The open forecast file: what each share of an order is expected to become. Weights in `unit`. */
+export type ForecastDocument = {
+  readonly format: 'fractum.forecast';
+  readonly version: 1;
+  readonly unit: WeighingUnit;
+  readonly tag: string;
+  readonly species: string;
+  readonly shares: readonly ShareForecastDocument[];
+};
+
+/** One share of an order file, worked out. */
+export type WorkedShare = {
+  readonly share: ShareDocument;
+  readonly basis: WeightBasis;
+  readonly forecast: Forecast;
+  readonly findings: readonly Finding[];
+};
+
+/** Works out every share of an order that has been read. A share without a sheet is all questions. */
+export function workOut(shop: ReadingShop, order: OrderDocument): WorkedShare[] {
+  return order.shares.map((share) => {
+    const situation = situationOf(shop, order, share.part);
+    const sides = sidesOf(shop, order, share.part);
+    const cold = sides.map((side) => side.weight);
+    const sheet = share.sheet ? readSheet(share.sheet, situation, order.unit).sheet : emptySheet(situation);
+    const expected = forecast(situation, sheet, cold);
+    return {
+      share,
+      basis: leastCertain(sides.map((side) => side.basis)),
+      forecast: expected,
+      findings: findingsOf(situation, sheet, cold, expected),
+    };
+  });
+}
+
+export function forecastDocument(shop: ReadingShop, order: OrderDocument): ForecastDocument {
+  return {
+    format: 'fractum.forecast',
+    version: 1,
+    unit: shop.unit,
+    tag: order.animal.tag,
+    species: order.animal.species,
+    shares: workOut(shop, order).map(shareDocument),
+  };
+}
+
+/** Every weight of a record as a plain number. */
+function units<Key extends string>(weights: Readonly<Record<Key, Weight>>): Record<Key, number> {
+  const entries = Object.entries(weights) as [Key, Weight][];
+  return Object.fromEntries(entries.map(([key, w]) => [key, inUnits(w)])) as Record<Key, number>;
+}
+
+function shareDocument({ share, basis, forecast: expected, findings }: WorkedShare): ShareForecastDocument {
+  const { pool } = expected;
+  return {
+    part: share.part,
+    owner: share.owner.name,
+    cold: inUnits(expected.coldWeight),
+    basis,
+    lines: expected.lines.map(lineDocument),
+    losses: units(expected.losses),
+    grind: {
+      weight: inUnits(pool.grind),
+      fatPct: Math.round(pool.fatPct * 100) / 100,
+      lean: inUnits(pool.lean),
+      fatUsed: inUnits(pool.fatUsed),
+    },
+    takeHome: inUnits(expected.takeHome),
+    takeHomeLow: inUnits(expected.takeHomeLow),
+    takeHomeHigh: inUnits(expected.takeHomeHigh),
+    yieldPct: expected.yieldBp / 100,
+    freezerCuFt: Math.round(expected.freezerCuFt * 100) / 100,
+    openQuestions: findings.filter((finding) => finding.blocks).length,
+  };
+}
+
+function lineDocument(line: ForecastLine): ForecastLineDocument {
+  const { key, cut, destination, packaged, low, high, gross, kerf, cureLoss, pieces, packs, thicknessIn } =
+    line;
+  return {
+    key,
+    cut,
+    destination,
+    ...units({ packaged, low, high, gross, kerf, cureLoss }),
+    trim: units(line.trim),
+    pieces,
+    packs,
+    thicknessIn,
+  };
+}

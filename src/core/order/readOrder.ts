@@ -1,0 +1,80 @@
+import { sideToCut, type SideToCut } from '../hang/sideToCut';
+import { failure, success, type Result } from '../quantity/result';
+import type { WeighingUnit } from '../quantity/weight';
+import { checkShape } from '../shape/checkShape';
+import type { FieldProblem } from '../sheet/sheetProblems';
+import type { Situation } from '../sheet/situation';
+import { speciesById } from '../species/registry';
+import { documentWeight, readSheet, type OrderDocument, type ShareDocument } from './document';
+import { orderSchema } from './orderSchema';
+
+/** What a shop is, as far as an order file is read for it. */
+export type ReadingShop = { readonly unit: WeighingUnit; readonly tools: readonly string[] };
+
+/**
+ * Reads an open order file: its shape, then what its species knows and allows.
+ *
+ * @returns the order, or every field that is wrong with the reason
+ */
+export function readOrder(raw: unknown, shop: ReadingShop): Result<OrderDocument, 'invalid'> {
+  const shaped = checkShape(orderSchema, raw);
+  if (!shaped.ok) return shaped;
+  const problems = orderProblems(shop, shaped.value);
+  if (problems.length === 0) return success(shaped.value);
+  return { ...failure('invalid', problems[0]!.message, problems[0]!.field), problems };
+}
+
+/** What a share's sheet is answered for. */
+export function situationOf(shop: ReadingShop, order: OrderDocument, part: ShareDocument['part']): Situation {
+  return {
+    species: speciesById(order.animal.species),
+    unit: shop.unit,
+    sides: part === 'whole' ? 2 : 1,
+    addOns: order.animal.addOns ?? [],
+    tools: shop.tools,
+  };
+}
+
+/** The sides of a share, first and second, each with the cold weight to cut it by. */
+export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocument['part']): SideToCut[] {
+  const species = speciesById(order.animal.species);
+  const inShop = (value: number | undefined) =>
+    value === undefined ? undefined : documentWeight(value, order.unit, shop.unit);
+  return (part === 'whole' ? (['left', 'right'] as const) : [part]).map((side) => {
+    const said = order.weights?.[side];
+    return sideToCut(species, shop.unit, { hot: inShop(said?.hot), cold: inShop(said?.cold) });
+  });
+}
+
+/** Everything an order says that its species does not know or allow. */
+export function orderProblems(shop: ReadingShop, order: OrderDocument): FieldProblem[] {
+  const addOns = addOnProblems(order);
+  const sheets = addOns.length > 0 ? [] : sheetProblemsOf(shop, order);
+  return [...addOns, ...sheets, ...coldProblems(order)];
+}
+
+function addOnProblems(order: OrderDocument): FieldProblem[] {
+  const { name, atlas } = speciesById(order.animal.species);
+  const known = atlas.addOns.map((addOn) => addOn.atom.id);
+  return (order.animal.addOns ?? [])
+    .filter((addOn) => !known.includes(addOn))
+    .map((addOn) => ({ field: 'animal.addOns', message: `A ${name.toLowerCase()} has no "${addOn}".` }));
+}
+
+function sheetProblemsOf(shop: ReadingShop, order: OrderDocument): FieldProblem[] {
+  return order.shares.flatMap((share, at) => {
+    if (!share.sheet) return [];
+    const { problems } = readSheet(share.sheet, situationOf(shop, order, share.part), order.unit);
+    return problems.map((problem) => ({ ...problem, field: `shares.${at}.sheet.${problem.field}` }));
+  });
+}
+
+function coldProblems(order: OrderDocument): FieldProblem[] {
+  return (['left', 'right'] as const).flatMap((side) => {
+    const { hot, cold } = order.weights?.[side] ?? {};
+    if (cold === undefined || (hot !== undefined && cold <= hot)) return [];
+    const message =
+      hot === undefined ? 'A cold weight needs its hot weight.' : 'Cold is more than hot. Check both.';
+    return [{ field: `weights.${side}.cold`, message }];
+  });
+}

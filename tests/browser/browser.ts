@@ -1,0 +1,174 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
+
+/** How long a test waits for a condition before it fails; a busy machine needs some. */
+const PATIENCE_MS = 30_000;
+
+const CHROMIUM_FLAGS = [
+  '--headless=new',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--disable-dev-shm-usage',
+  '--force-color-profile=srgb',
+];
+
+/** A person in front of a browser: what a test can do and see, always by waiting for a condition. */
+export class Person {
+  private constructor(
+    readonly driver: WebDriver,
+    private readonly address: string,
+    private readonly profile: string,
+  ) {}
+
+  static async arrive(address: string, size = { width: 1280, height: 800 }): Promise<Person> {
+    const profile = mkdtempSync(join(tmpdir(), 'fractum-browser-'));
+    const options = new Options();
+    options.setChromeBinaryPath('/usr/bin/chromium');
+    options.addArguments(...CHROMIUM_FLAGS, `--user-data-dir=${profile}`);
+    const driver = await new Builder()
+      .forBrowser('chrome')
+      .setChromeOptions(options)
+      .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
+      .build();
+    const person = new Person(driver, address, profile);
+    await person.resize(size);
+    return person;
+  }
+
+  /** Makes the page, not the window, this large. */
+  async resize(size: { width: number; height: number }): Promise<void> {
+    await (this.driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+      ...size,
+      deviceScaleFactor: 1,
+      mobile: false,
+    });
+  }
+
+  async leave(): Promise<void> {
+    await this.driver.quit();
+    rmSync(this.profile, { recursive: true, force: true });
+  }
+
+  async open(path: string): Promise<void> {
+    await this.driver.get(`${this.address}${path}`);
+  }
+
+  find(css: string): Promise<WebElement> {
+    return this.driver.wait(
+      until.elementLocated(By.css(css)),
+      PATIENCE_MS,
+      `no ${css}`,
+    ) as Promise<WebElement>;
+  }
+
+  all(css: string): Promise<WebElement[]> {
+    return this.driver.findElements(By.css(css));
+  }
+
+  /** The first shown element of a kind with these words in it. */
+  async findWords(words: string, kind = '*'): Promise<WebElement> {
+    const quoted = words.includes("'") ? `"${words}"` : `'${words}'`;
+    const path = `//${kind}[contains(normalize-space(.), ${quoted})][not(.//${kind}[contains(normalize-space(.), ${quoted})])]`;
+    return this.until(`"${words}" on the page`, async () => {
+      for (const element of await this.driver.findElements(By.xpath(path))) {
+        if (await element.isDisplayed()) return element;
+      }
+      return undefined;
+    });
+  }
+
+  async click(words: string, kind = 'button'): Promise<void> {
+    await this.press(() => this.findWords(words, kind));
+  }
+
+  async clickOn(css: string): Promise<void> {
+    await this.press(() => this.find(css));
+  }
+
+  /** Clicks what is found; finds it again when the page has drawn itself anew meanwhile. */
+  private async press(findIt: () => Promise<WebElement>): Promise<void> {
+    await this.until('something to click', async () => {
+      const element = await findIt();
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+      await element.click();
+      return true;
+    });
+  }
+
+  /** Puts text into a field in place of what stands there. */
+  async type(css: string, text: string): Promise<void> {
+    await this.until(`${css} to say ${text}`, async () => {
+      const field = await this.find(css);
+      const now = await field.getAttribute('value');
+      if (now === text) return true;
+      await field.click();
+      if (now) await this.driver.executeScript('arguments[0].select()', field);
+      await field.sendKeys(text);
+      return (await field.getAttribute('value')) === text;
+    });
+  }
+
+  /** Presses keys where the focus is. */
+  async keys(...keys: string[]): Promise<void> {
+    await this.driver
+      .actions()
+      .sendKeys(...keys)
+      .perform();
+  }
+
+  async text(css = 'body'): Promise<string> {
+    return (await this.find(css)).getText();
+  }
+
+  /** Waits until the text of an element fits; fails with the text it had last. */
+  async sees(expected: string | RegExp, css = 'body'): Promise<string> {
+    let last = '';
+    const fits = (text: string) =>
+      typeof expected === 'string' ? text.includes(expected) : expected.test(text);
+    try {
+      return await this.until(`${expected}`, async () => {
+        last = await this.text(css);
+        return fits(last) ? last : undefined;
+      });
+    } catch {
+      throw new Error(`Waited for ${expected} in ${css}; it said:\n${last.slice(0, 3000)}`);
+    }
+  }
+
+  /** Waits for a condition; elements that vanish while it is checked are looked for again. */
+  async until<T>(what: string, check: () => Promise<T | undefined | false>): Promise<T> {
+    const result = await this.driver.wait(
+      async () => {
+        try {
+          return (await check()) || false;
+        } catch (error) {
+          const name = (error as Error).name;
+          if (/StaleElement|ElementClickIntercepted|ElementNotInteractable|NoSuchElement/.test(name))
+            return false;
+          throw error;
+        }
+      },
+      PATIENCE_MS,
+      `waited for ${what}`,
+    );
+    return result as T;
+  }
+
+  async picture(): Promise<Buffer> {
+    return Buffer.from(await this.driver.takeScreenshot(), 'base64');
+  }
+
+  async signIn(name: string): Promise<void> {
+    await this.open('/sign-in');
+    await this.click(name);
+    await this.find('nav[aria-label="Rail"]');
+  }
+}
