@@ -1,11 +1,26 @@
+const transform = {
+  '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
+};
+
+const moduleNameMapper = { '^@/(.*)$': '<rootDir>/src/$1', '^#species/(.*)$': '<rootDir>/species/$1' };
+
+function project(displayName, roots) {
+  return {
+    displayName,
+    testEnvironment: 'node',
+    roots,
+    transform,
+    moduleNameMapper,
+    testMatch: ['**/*.test.ts'],
+  };
+}
+
+/** The browser tests drive the built app and run apart: `npm run test:browser`. */
 const config = {
-  testEnvironment: 'node',
-  roots: ['<rootDir>/src'],
-  transform: {
-    '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
-  },
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^#species/(.*)$': '<rootDir>/species/$1' },
-  testMatch: ['**/*.test.ts'],
+  projects: [
+    project('code', ['<rootDir>/src', '<rootDir>/tests/house']),
+    { ...project('browser', ['<rootDir>/tests/browser']), maxWorkers: 1 },
+  ],
 };
 
 export default config;

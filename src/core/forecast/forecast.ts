@@ -1,26 +1,25 @@
 import { cellsOf } from '../atlas/cells';
-import { roundToTotal } from '../quantity/allocate';
-import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims } from '../sheet/claims';
 import type { Situation } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
 import { wishesOf } from '../sheet/wishes';
-import type { Recipe } from '../species/types';
-import { cutHolding, tissuesOf, type SideOnTheBlock } from './cutting';
+import { cutHolding, type SideOnTheBlock } from './cutting';
+import { cutLine, grindLine, keptLine } from './finishedLines';
 import { grindTrim, type GrindResult } from './grind';
-import { draftLine, packsOf, type DraftLine } from './lines';
-import { lengthScaleOf, packsByWeight } from './pieces';
+import { draftLine, type DraftLine } from './lines';
+import { mergeDrafts } from './mergeDrafts';
+import { lengthScaleOf } from './pieces';
+import { leftoverPools, sumPools, trimPools, type Pools } from './pools';
 import { takeShare } from './takeShare';
-import type { Forecast, ForecastLine } from './types';
+import type { Forecast, ForecastLine, Losses } from './types';
 
 /** A customer's freezer takes 35 to 40 lb of packs to the cubic foot (processing figures, freezer). */
 const LB_PER_CUFT = 37.5;
 
-type Pools = { lean: number; fat: number; bone: number; stockBone: number; skin: number; inedible: number };
+type SideResult = { readonly drafts: readonly DraftLine[]; readonly pools: Pools; readonly shrink: number };
 
-type SideResult = { drafts: DraftLine[]; pools: Pools; shrink: number };
-
-/** What is not yet rounded: every place that weight can end in, and the total it must add up to. */
+/** What is not yet rounded: every place that weight can end in. */
 type Unrounded = {
   readonly drafts: readonly DraftLine[];
   readonly pools: Pools;
@@ -40,11 +39,13 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     throw new RangeError(`"coldSides" expected ${situation.sides} weights, got ${coldSides.length}`);
   }
   const sides = coldSides.map((cold, index) => cutSide(situation, sheet, cold, index === 0 ? 1 : 2));
-  const drafts = mergeDrafts(sides.flatMap((side) => side.drafts));
-  const pools = sides.map((side) => side.pools).reduce(addPools);
-  const shrink = sides.reduce((sum, side) => sum + side.shrink, 0);
-  const grind = grindTrim(pools.lean, pools.fat, sheet.grind, situation.species.grind);
-  return finish(situation, sheet, sumWeights(coldSides), { drafts, pools, grind, shrink });
+  const pools = sumPools(sides.map((side) => side.pools));
+  return finish(situation, sheet, sumWeights(coldSides), {
+    drafts: mergeDrafts(sides[0]!.drafts, sides[1]?.drafts ?? []),
+    pools,
+    grind: grindTrim(pools.lean, pools.fat, sheet.grind, situation.species.grind),
+    shrink: sides.reduce((sum, side) => sum + side.shrink, 0),
+  });
 }
 
 /** Who gets which part of one side under a sheet; the ground on which forecast and questions stand. */
@@ -65,133 +66,88 @@ export function claimsOnSide(
 
 function cutSide(situation: Situation, sheet: Sheet, cold: Weight, side: 1 | 2): SideResult {
   const { claims, block, lengthScale } = claimsOnSide(situation, sheet, cold, side);
-  const pools = leftoverPools(block, claims.free);
-  const drafts = claims.holdings.map((holding) => {
-    const cut = cutHolding(block, holding);
-    pools.lean += cut.trim.lean;
-    pools.fat += cut.trim.fat;
-    pools.bone += cut.trim.bone - cut.stockBone;
-    pools.stockBone += cut.stockBone;
-    pools.skin += cut.trim.skin;
-    return draftLine({ situation, block, lengthScale, holding, cut });
-  });
-  return { drafts, pools, shrink: cold - block.weightLeft };
-}
-
-function leftoverPools(block: SideOnTheBlock, free: Float64Array): Pools {
-  const pools: Pools = { lean: 0, fat: 0, bone: 0, stockBone: 0, skin: 0, inedible: 0 };
-  for (let cell = 0; cell < free.length; cell += 1) {
-    if (free[cell] === 0) continue;
-    const atom = block.cells.atoms[block.cells.atomOf[cell]!]!;
-    const left = tissuesOf(block, cell, free[cell]!);
-    const whole = left.lean + left.fat + left.bone + left.skin;
-    if (atom.leftover === 'inedible') pools.inedible += whole;
-    else if (atom.leftover === 'bone') pools.bone += whole;
-    else {
-      pools.lean += left.lean;
-      pools.fat += left.fat;
-      pools[atom.stockBone ? 'stockBone' : 'bone'] += left.bone;
-      pools.skin += left.skin;
-    }
-  }
-  return pools;
-}
-
-function addPools(a: Pools, b: Pools): Pools {
+  const cuts = claims.holdings.map((holding) => ({ holding, cut: cutHolding(block, holding) }));
   return {
-    lean: a.lean + b.lean,
-    fat: a.fat + b.fat,
-    bone: a.bone + b.bone,
-    stockBone: a.stockBone + b.stockBone,
-    skin: a.skin + b.skin,
-    inedible: a.inedible + b.inedible,
+    drafts: cuts.map(({ holding, cut }) => draftLine({ situation, block, lengthScale, holding, cut })),
+    pools: sumPools([leftoverPools(block, claims.free), ...cuts.map(({ cut }) => trimPools(cut))]),
+    shrink: cold - block.weightLeft,
   };
 }
 
-/** The same cut from both sides is one line. */
-function mergeDrafts(drafts: readonly DraftLine[]): DraftLine[] {
-  const merged = new Map<string, DraftLine>();
-  for (const draft of drafts) {
-    const key = `${draft.key} ${draft.cut} ${draft.thicknessIn ?? ''}`;
-    const other = merged.get(key);
-    merged.set(
-      key,
-      other
-        ? {
-            ...other,
-            cut: other.cut,
-            packaged: other.packaged + draft.packaged,
-            cureLoss: other.cureLoss + draft.cureLoss,
-            kerf: other.kerf + draft.kerf,
-            trim: addTissues(other.trim, draft.trim),
-            pieces: other.pieces === null || draft.pieces === null ? null : other.pieces + draft.pieces,
-          }
-        : merged.size > 0 && [...merged.values()].some((line) => line.key === draft.key)
-          ? { ...draft, key: `${draft.key}.second` }
-          : draft,
-    );
-  }
-  return [...merged.values()];
-}
-
-function addTissues(a: DraftLine['trim'], b: DraftLine['trim']): DraftLine['trim'] {
-  return { lean: a.lean + b.lean, fat: a.fat + b.fat, bone: a.bone + b.bone, skin: a.skin + b.skin };
-}
-
+/** Rounds once and writes the result down. */
 function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unrounded): Forecast {
   const { species, unit } = situation;
+  const { drafts, pools, grind } = exact;
   const kept = keptPools(situation, sheet, exact);
-  const ends = [
-    ...exact.drafts.flatMap((draft) => [draft.packaged, draft.cureLoss, draft.kerf]),
-    ...exact.grind.parts.map((part) => part.packaged),
-    ...kept.map((pool) => pool.exact),
-    kept.some((pool) => pool.pool === 'fat') ? 0 : exact.pools.fat - exact.grind.fatUsed,
-    exact.pools.bone + (kept.some((pool) => pool.pool === 'stockBone') ? 0 : exact.pools.stockBone),
-    kept.some((pool) => pool.pool === 'skin') ? 0 : exact.pools.skin,
-    exact.pools.inedible,
-    exact.grind.loss,
-    exact.shrink,
-  ];
-  const rounded = roundToTotal(ends, cold) as Weight[];
-  const next = () => rounded.shift()!;
-  const tolerance = species.tolerance;
-  const lines: ForecastLine[] = [
-    ...exact.drafts.map((draft) => cutLine(draft, next(), next(), next(), tolerance.lineShare)),
-    ...exact.grind.parts.map((part, index) =>
-      grindLine(part.line, index, next(), recipeOf(species.recipes, part.line.recipe), tolerance.lineShare),
+  const rounded = roundWeights(
+    {
+      packaged: drafts.map((draft) => draft.packaged),
+      cureLoss: drafts.map((draft) => draft.cureLoss),
+      kerf: drafts.map((draft) => draft.kerf),
+      grind: grind.parts.map((part) => part.packaged),
+      kept: kept.map((pool) => pool.exact),
+      ...lostPools(exact, kept),
+    },
+    cold,
+  );
+  const spread = species.tolerance.lineShare;
+  const lines = [
+    ...drafts.map((draft, i) =>
+      cutLine(
+        draft,
+        { packaged: rounded.packaged[i]!, cureLoss: rounded.cureLoss[i]!, kerf: rounded.kerf[i]! },
+        spread,
+      ),
     ),
-    ...kept.map((pool) => keptLine(pool.keep, next(), unit, tolerance.lineShare)),
+    ...grind.parts.map((part, i) => grindLine(species, part.line, i, rounded.grind[i]!)),
+    ...kept.map((pool, i) => keptLine(pool.keep, rounded.kept[i]!, unit, spread)),
   ].filter((line) => line.gross > 0);
-  const [fat, bone, skin, inedible, grinder, cuttingShrink] = [
-    next(),
-    next(),
-    next(),
-    next(),
-    next(),
-    next(),
-  ];
+  const losses: Losses = {
+    fat: rounded.fat[0]!,
+    bone: rounded.bone[0]!,
+    skin: rounded.skin[0]!,
+    inedible: rounded.inedible[0]!,
+    cure: sumWeights(rounded.cureLoss),
+    kerf: sumWeights(rounded.kerf),
+    grinder: rounded.grinder[0]!,
+    cuttingShrink: rounded.cuttingShrink[0]!,
+  };
+  return { ...totals(situation, cold, lines), losses, pool: grindPool(pools, grind, lines) };
+}
+
+/** What reaches no box, each a list of one for the rounding. */
+function lostPools({ pools, grind, shrink }: Unrounded, kept: readonly Kept[]) {
+  const isKept = (pool: Kept['pool']) => kept.some((each) => each.pool === pool);
+  return {
+    fat: [isKept('fat') ? 0 : pools.fat - grind.fatUsed],
+    bone: [pools.bone + (isKept('stockBone') ? 0 : pools.stockBone)],
+    skin: [isKept('skin') ? 0 : pools.skin],
+    inedible: [pools.inedible],
+    grinder: [grind.loss],
+    cuttingShrink: [shrink],
+  };
+}
+
+function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLine[]): Forecast['pool'] {
+  return {
+    lean: Math.round(pools.lean) as Weight,
+    fat: Math.round(pools.fat) as Weight,
+    fatUsed: Math.round(grind.fatUsed) as Weight,
+    grind: sumWeights(lines.filter((line) => line.kind === 'grind').map((line) => line.packaged)),
+    fatPct: grind.fatPct,
+  };
+}
+
+function totals(
+  { species, unit }: Situation,
+  cold: Weight,
+  lines: readonly ForecastLine[],
+): Omit<Forecast, 'losses' | 'pool'> {
   const takeHome = sumWeights(lines.map((line) => line.packaged));
-  const spread = Math.round(cold * tolerance.orderShare) as Weight;
+  const spread = Math.round(cold * species.tolerance.orderShare);
   return {
     coldWeight: cold,
     lines,
-    losses: {
-      fat,
-      bone,
-      skin,
-      inedible,
-      cure: sumWeights(lines.map((line) => line.cureLoss)),
-      kerf: sumWeights(lines.map((line) => line.kerf)),
-      grinder,
-      cuttingShrink,
-    },
-    pool: {
-      lean: Math.round(exact.pools.lean) as Weight,
-      fat: Math.round(exact.pools.fat) as Weight,
-      fatUsed: Math.round(exact.grind.fatUsed) as Weight,
-      grind: sumWeights(lines.filter((line) => line.kind === 'grind').map((line) => line.packaged)),
-      fatPct: exact.grind.fatPct,
-    },
     takeHome,
     takeHomeLow: Math.max(0, takeHome - spread) as Weight,
     takeHomeHigh: Math.min(cold, takeHome + spread) as Weight,
@@ -215,119 +171,4 @@ function keptPools(situation: Situation, sheet: Sheet, exact: Unrounded): Kept[]
   return situation.species.poolKeeps
     .filter((keep) => sheet.keeps[keep.id] === true)
     .map((keep) => ({ pool: keep.pool, exact: surplus[keep.pool], keep }));
-}
-
-function range(packaged: Weight, share: number): { low: Weight; high: Weight } {
-  return {
-    low: Math.round(packaged * (1 - share)) as Weight,
-    high: Math.round(packaged * (1 + share)) as Weight,
-  };
-}
-
-function cutLine(
-  draft: DraftLine,
-  packaged: Weight,
-  cureLoss: Weight,
-  kerf: Weight,
-  share: number,
-): ForecastLine {
-  const trim = {
-    lean: Math.round(draft.trim.lean) as Weight,
-    fat: Math.round(draft.trim.fat) as Weight,
-    bone: Math.round(draft.trim.bone) as Weight,
-    skin: Math.round(draft.trim.skin) as Weight,
-  };
-  const gross = sumWeights([packaged, cureLoss, kerf, trim.lean, trim.fat, trim.bone, trim.skin]);
-  return {
-    key: draft.key,
-    kind: 'cut',
-    decision: draft.decision,
-    cut: draft.cut,
-    destination: draft.destination,
-    gross,
-    trim,
-    kerf,
-    cureLoss,
-    packaged,
-    ...range(packaged, share),
-    pieces: draft.pieces,
-    packs: packsOf(draft, packaged),
-    piecesPerPack: draft.piecesPerPack,
-    packWeight: draft.packWeight,
-    thicknessIn: draft.thicknessIn,
-    cure: draft.cure,
-    charges: draft.charges,
-    labelWords: draft.labelWords,
-  };
-}
-
-const NO_TRIM = { lean: 0, fat: 0, bone: 0, skin: 0 } as ForecastLine['trim'];
-
-function recipeOf(recipes: readonly Recipe[], id: string): Recipe {
-  return recipes.find((recipe) => recipe.id === id) ?? recipes[0]!;
-}
-
-function grindLine(
-  line: Sheet['grind']['lines'][number],
-  index: number,
-  packaged: Weight,
-  recipe: Recipe,
-  share: number,
-): ForecastLine {
-  const form = { bulk: '', patties: ', patties', links: ', links' }[line.form];
-  return {
-    key: `grind.${index}`,
-    kind: 'grind',
-    decision: 'grind',
-    cut: `${recipe.name}${form}`,
-    destination: 'grind',
-    gross: packaged,
-    trim: NO_TRIM,
-    kerf: 0 as Weight,
-    cureLoss: 0 as Weight,
-    packaged,
-    ...range(packaged, share),
-    pieces: null,
-    packs: packsByWeight(packaged, line.packWeight),
-    piecesPerPack: null,
-    packWeight: line.packWeight,
-    thicknessIn: null,
-    cure: null,
-    charges: [
-      'grinding',
-      ...(recipe.seasoned ? ['seasoning'] : []),
-      ...(line.form === 'links' ? ['linking'] : []),
-      ...(line.form === 'patties' ? ['patties'] : []),
-    ],
-    labelWords: [
-      `Ingredients: ${recipe.ingredients}`,
-      ...(recipe.allergens.length > 0 ? [`Contains: ${recipe.allergens.join(', ')}.`] : []),
-      'Raw. Cook before eating.',
-    ],
-  };
-}
-
-function keptLine(keep: Kept['keep'], packaged: Weight, unit: WeighingUnit, share: number): ForecastLine {
-  const packWeight = weight(convertUnits(keep.packLb, 'lb', unit));
-  return {
-    key: keep.id,
-    kind: 'kept',
-    decision: keep.id,
-    cut: keep.cut,
-    destination: keep.destination,
-    gross: packaged,
-    trim: NO_TRIM,
-    kerf: 0 as Weight,
-    cureLoss: 0 as Weight,
-    packaged,
-    ...range(packaged, share),
-    pieces: null,
-    packs: packsByWeight(packaged, packWeight),
-    piecesPerPack: null,
-    packWeight,
-    thicknessIn: null,
-    cure: null,
-    charges: keep.charges,
-    labelWords: [],
-  };
 }

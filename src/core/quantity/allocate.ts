@@ -49,3 +49,26 @@ export function roundToTotal(exact: readonly number[], total: number): number[] 
   }
   return rounded;
 }
+
+/**
+ * Rounds several lists of exact values together, so that all of them add up to one total.
+ *
+ * @example roundGroups({ boxes: [1.4, 2.4], lost: [3.2] }, 7) // => { boxes: [2, 2], lost: [3] }
+ */
+export function roundGroups<Name extends string>(
+  groups: Readonly<Record<Name, readonly number[]>>,
+  total: number,
+): Record<Name, number[]> {
+  const names = Object.keys(groups) as Name[];
+  const rounded = roundToTotal(
+    names.flatMap((name) => groups[name]),
+    total,
+  );
+  let start = 0;
+  const parts = names.map((name) => {
+    const part = rounded.slice(start, start + groups[name].length);
+    start += groups[name].length;
+    return [name, part];
+  });
+  return Object.fromEntries(parts) as Record<Name, number[]>;
+}

@@ -1,3 +1,4 @@
+import { roundGroups } from './allocate';
 import type { Brand } from './brand';
 import { failure, success, type Result } from './result';
 
@@ -41,6 +42,14 @@ export function sumWeights(weights: Iterable<Weight>): Weight {
   let total = 0;
   for (const w of weights) total += w;
   return total as Weight;
+}
+
+/** Rounds lists of exact thousandths together, so that all of them add up to a total weight. */
+export function roundWeights<Name extends string>(
+  groups: Readonly<Record<Name, readonly number[]>>,
+  total: Weight,
+): Record<Name, Weight[]> {
+  return roundGroups(groups, total) as Record<Name, Weight[]>;
 }
 
 /**

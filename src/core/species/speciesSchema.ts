@@ -1,0 +1,275 @@
+import Joi from 'joi';
+import { DESTINATIONS, GRIND_FORMS, TISSUES, type Species } from './types';
+
+const id = Joi.string()
+  .pattern(/^[a-z0-9][a-z0-9-]*$/i, { name: 'an id of letters, digits and dashes' })
+  .max(60);
+const words = Joi.string().trim().min(1).max(300);
+const share = Joi.number().min(0).max(1);
+const percent = Joi.number().min(0).max(100);
+const pounds = Joi.number().greater(0).max(2000);
+const inches = Joi.number().greater(0).max(200);
+const span = Joi.array().ordered(words.required(), words.required());
+const destination = Joi.valid(...DESTINATIONS);
+
+function tissues(amount: Joi.NumberSchema) {
+  return Joi.object(Object.fromEntries(TISSUES.map((tissue) => [tissue, amount.required()])));
+}
+
+const atom = Joi.object({
+  id: id.required(),
+  name: words.required(),
+  primal: words.required(),
+  sharePct: Joi.number().greater(0).max(100).required(),
+  composition: tissues(percent).required(),
+  span,
+  lengthIn: inches,
+  leftover: Joi.valid('pools', 'bone', 'inedible').required(),
+  cover: Joi.boolean(),
+  stockBone: Joi.boolean(),
+  item: words,
+  note: words,
+});
+
+const atlas = Joi.object({
+  reference: Joi.object({ sideLb: pounds.required(), coverLeftIn: inches.required() }).required(),
+  vertebrae: Joi.array().items(words).unique().min(1).required(),
+  atoms: Joi.array().items(atom).unique('id').min(1).required(),
+  addOns: Joi.array()
+    .items(Joi.object({ atom: atom.required(), label: words.required() }))
+    .required(),
+  source: words.required(),
+});
+
+const claim = Joi.object({
+  atom: id.required(),
+  share,
+  span,
+  yields: Joi.boolean(),
+  lessPer: Joi.object({ param: id.required(), share: share.required() }),
+  sharePctParam: id,
+  onlyIf: id,
+});
+
+const param = Joi.alternatives().try(
+  Joi.object({
+    id: id.required(),
+    kind: Joi.valid('length').required(),
+    label: words.required(),
+    defaultIn: Joi.number().min(0).required(),
+    minIn: Joi.number().min(0).required(),
+    maxIn: Joi.number().min(Joi.ref('minIn')).required(),
+    words: Joi.object().pattern(words, Joi.number().min(0)),
+  }),
+  Joi.object({
+    id: id.required(),
+    kind: Joi.valid('weight').required(),
+    label: words.required(),
+    defaultLb: pounds.required(),
+    minLb: pounds.required(),
+    maxLb: pounds.min(Joi.ref('minLb')).required(),
+  }),
+  Joi.object({
+    id: id.required(),
+    kind: Joi.valid('count').required(),
+    label: words.required(),
+    default: Joi.number().integer().min(0).required(),
+    min: Joi.number().integer().min(0).required(),
+    max: Joi.number().integer().min(Joi.ref('min')).required(),
+  }),
+  Joi.object({
+    id: id.required(),
+    kind: Joi.valid('yesNo').required(),
+    label: words.required(),
+    default: Joi.boolean().required(),
+  }),
+  Joi.object({
+    id: id.required(),
+    kind: Joi.valid('choice').required(),
+    label: words.required(),
+    default: id.required(),
+    options: Joi.object().pattern(id, words).min(2).required(),
+  }),
+);
+
+const pieces = Joi.alternatives().try(
+  Joi.object({
+    kind: Joi.valid('slices').required(),
+    run: Joi.array().items(id).required(),
+    thickness: id.required(),
+  }),
+  Joi.object({ kind: Joi.valid('discs').required(), run: Joi.array().items(id).required() }),
+  Joi.object({ kind: Joi.valid('roasts').required(), weight: id.required() }),
+  Joi.object({ kind: Joi.valid('each').required(), eachLb: pounds.required() }),
+  Joi.object({ kind: Joi.valid('fixed').required(), count: Joi.number().integer().min(1).required() }),
+  Joi.object({ kind: Joi.valid('uncounted').required() }),
+);
+
+const packs = Joi.alternatives().try(
+  Joi.object({ kind: Joi.valid('pieces', 'weight').required(), param: id.required() }),
+  Joi.object({ kind: Joi.valid('single').required() }),
+);
+
+const finishedYield = Joi.number().greater(0.2).max(1.5);
+
+const product = Joi.object({
+  cut: words.required(),
+  destination: destination.required(),
+  claims: Joi.array().items(claim).min(1).required(),
+  trim: tissues(share).required(),
+  skinParam: id,
+  coverParam: id,
+  saw: Joi.alternatives().try(
+    Joi.object({ param: id.required() }),
+    Joi.object({ thicknessIn: inches.required() }),
+  ),
+  pieces: pieces.required(),
+  packs: packs.required(),
+  finishedYield: finishedYield.required(),
+  charges: Joi.array().items(id).required(),
+  cure: Joi.object({
+    cut: words.required(),
+    finishedYield: finishedYield.required(),
+    param: id,
+    method: Joi.valid('dry'),
+    trim: tissues(share),
+    charges: Joi.array().items(id).required(),
+    labelWords: Joi.array().items(words).required(),
+  }),
+  lastRibs: Joi.object({ param: id.required(), of: span.required() }),
+});
+
+const option = Joi.object({
+  id: id.required(),
+  label: words.required(),
+  note: words,
+  params: Joi.array().items(param).unique('id'),
+  products: Joi.array().items(product).required(),
+  destination,
+  needsBothSides: Joi.boolean(),
+  needsTool: id,
+  aloneOnly: Joi.boolean(),
+});
+
+const decision = Joi.object({
+  id: id.required(),
+  title: words.required(),
+  zone: words.required(),
+  step: Joi.number().integer().min(1).required(),
+  span,
+  options: Joi.array().items(option).unique('id').min(2).required(),
+  house: Joi.object({ option: id.required(), then: id, reason: words.required() }).required(),
+  needsAddOn: id,
+  divisible: Joi.boolean(),
+});
+
+const amountRange = (least: Joi.NumberSchema) =>
+  Joi.object({ default: least.required(), min: least.required(), max: least.required() }).required();
+
+const grind = Joi.object({
+  fatPct: amountRange(percent),
+  grinderLossShare: share.required(),
+  casingLossShare: share.required(),
+  packLb: amountRange(pounds),
+  minBatchLb: amountRange(pounds),
+  kindsPerHalf: Joi.number().integer().min(0).required(),
+  sacrifices: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        label: words.required(),
+        decision: id.required(),
+        option: id.required(),
+        sharePct: Joi.number().greater(0).max(100).required(),
+      }),
+    )
+    .unique('id')
+    .required(),
+});
+
+const recipe = Joi.object({
+  id: id.required(),
+  name: words.required(),
+  fatPct: percent.required(),
+  forms: Joi.array()
+    .items(Joi.valid(...GRIND_FORMS))
+    .unique()
+    .min(1)
+    .required(),
+  seasoned: Joi.boolean().required(),
+  ingredients: words.required(),
+  allergens: Joi.array().items(words).required(),
+});
+
+const point = Joi.array().ordered(Joi.number().required(), Joi.number().required());
+
+const sideMap = Joi.object({
+  size: point.required(),
+  edges: Joi.object().pattern(id, Joi.array().items(point).min(2)).required(),
+  zones: Joi.object().pattern(words, Joi.array().items(words).min(1)).required(),
+  labels: Joi.object().pattern(words, point).required(),
+});
+
+/** The shape of a species' data. What its parts say of each other is for `speciesProblems`. */
+export const speciesSchema = Joi.object<Species>({
+  id: id.required(),
+  name: words.required(),
+  sideWord: words.required(),
+  atlas: atlas.required(),
+  decisions: Joi.array().items(decision).unique('id').min(1).required(),
+  contests: Joi.array()
+    .items(Joi.object({ atoms: Joi.array().items(id).min(1).required(), sentence: words.required() }))
+    .required(),
+  watches: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        atoms: Joi.array().items(id).min(1).required(),
+        decision: id.required(),
+        sentence: words.required(),
+      }),
+    )
+    .required(),
+  poolKeeps: Joi.array()
+    .items(
+      Joi.object({
+        pool: Joi.valid('fat', 'stockBone', 'skin').required(),
+        id: id.required(),
+        title: words.required(),
+        cut: words.required(),
+        destination: destination.required(),
+        packLb: pounds.required(),
+        charges: Joi.array().items(id).required(),
+        house: Joi.object({ keep: Joi.boolean().required(), reason: words.required() }).required(),
+      }),
+    )
+    .required(),
+  cutting: Joi.object({
+    shrinkShare: share.required(),
+    kerfIn: inches.required(),
+    kerfMassShare: share.required(),
+    endLossIn: Joi.number().min(0).required(),
+  }).required(),
+  grind: grind.required(),
+  recipes: Joi.array().items(recipe).unique('id').min(1).required(),
+  shrink: Joi.array()
+    .items(
+      Joi.object({
+        covering: words.required(),
+        firstDay: share.required(),
+        daysTwoToSeven: share.required(),
+        later: share.required(),
+      }),
+    )
+    .min(1)
+    .required(),
+  hang: Joi.object({
+    targetDays: Joi.number().integer().min(0).required(),
+    longestDays: Joi.number().integer().min(Joi.ref('targetDays')).required(),
+  }).required(),
+  sideMap: sideMap.required(),
+  cautions: Joi.array()
+    .items(Joi.object({ id: id.required(), where: id.required(), text: words.required() }))
+    .required(),
+  tolerance: Joi.object({ lineShare: share.required(), orderShare: share.required() }).required(),
+});
