@@ -19,7 +19,7 @@ function project(displayName, roots) {
 const config = {
   projects: [
     project('code', ['<rootDir>/src', '<rootDir>/tests/house']),
-    { ...project('browser', ['<rootDir>/tests/browser']), maxWorkers: 1 },
+    project('browser', ['<rootDir>/tests/browser']),
   ],
 };
 

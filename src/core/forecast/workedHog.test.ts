@@ -1,30 +1,15 @@
 import { weight } from '../quantity/weight';
-import { formOf, houseSheet, withAnswer } from '../sheet/houseSheet';
-import { decisionById, type Situation } from '../sheet/situation';
-import type { Form, Sheet } from '../sheet/types';
-import { speciesById } from '../species/registry';
+import { answered as answer, COLD, form, half, house } from '../testing/halfHog';
 import { forecast } from './forecast';
 import { sausageBudget } from './sausageBudget';
 import worked from './worked-hog.fixture.json';
-
-const species = speciesById('hog');
-const half: Situation = { species, unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
-const COLD = [weight(91)];
 
 /** Half a percent of a line, and never finer than the hundredth the worked example is rounded to. */
 const TOLERANCE_SHARE = 0.005;
 const PRINTED_STEP = 0.0051;
 
-function form(decision: string, option: string, change: Partial<Form> = {}): Form {
-  return { ...formOf(decisionById(species, decision), option, half), ...change };
-}
-
-function answer(sheet: Sheet, decision: string, ...forms: Form[]): Sheet {
-  return withAnswer(sheet, decision, { forms });
-}
-
 const commonHalf = answer(
-  houseSheet(half),
+  house,
   'butt',
   form('butt', 'roast', { amount: { kind: 'share', pct: 50 } }),
   form('butt', 'steaks'),

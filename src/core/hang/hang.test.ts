@@ -1,0 +1,76 @@
+import fc from 'fast-check';
+import { inUnits, weight } from '../quantity/weight';
+import { half } from '../testing/halfHog';
+import { daysBetween, expectedCold, keptShare, shrinkPct, shrinkWorking } from './shrink';
+import { leastCertain, sideToCut } from './sideToCut';
+
+const openBeef = { covering: 'open', firstDay: 0.02, daysTwoToSeven: 0.005, later: 0.0025 };
+const skinOn = half.species.shrink[0]!;
+
+describe('shrink on the rail', () => {
+  it('takes each day from what the day before left', () => {
+    expect(inUnits(expectedCold(openBeef, weight(812), 1))).toBeCloseTo(795.76, 2);
+    expect(inUnits(expectedCold(openBeef, weight(812), 14))).toBeCloseTo(758.77, 2);
+    expect(shrinkPct(weight(812), weight(758.77))).toBeCloseTo(6.56, 2);
+  });
+
+  it('costs an open lamb more than a wrapped one', () => {
+    const open = { covering: 'open', firstDay: 0.025, daysTwoToSeven: 0.008, later: 0.006 };
+    const wrapped = { ...open, daysTwoToSeven: 0.002, later: 0.002 };
+    expect(inUnits(expectedCold(open, weight(61), 6))).toBeCloseTo(57.13, 2);
+    expect(inUnits(expectedCold(wrapped, weight(61), 6))).toBeCloseTo(58.88, 2);
+  });
+
+  it('never grows, and never takes everything', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 60 }), (days) => {
+        const share = keptShare(skinOn, days);
+        expect(share).toBeGreaterThan(0.8);
+        expect(share).toBeGreaterThanOrEqual(keptShare(skinOn, days + 1));
+      }),
+    );
+  });
+
+  it('of nothing is nothing', () => {
+    expect(shrinkPct(weight(0), weight(0))).toBe(0);
+  });
+
+  it('says how it comes about', () => {
+    const working = shrinkWorking(skinOn, 3);
+    expect(working.inputs).toContainEqual({ label: 'days hung', value: '3' });
+    expect(working.inputs.at(-1)).toEqual({ label: 'lost in all', value: '2.4 %' });
+  });
+});
+
+describe('days hung', () => {
+  it('are counted by the calendar, over the end of summer time too', () => {
+    expect(daysBetween('2026-10-24', '2026-10-26')).toBe(2);
+    expect(daysBetween('2026-12-31', '2027-01-01')).toBe(1);
+    expect(daysBetween('2026-11-02', '2026-11-02')).toBe(0);
+  });
+});
+
+describe('the weight a side is cut by', () => {
+  const { species } = half;
+
+  it('is the cold weight where there is one', () => {
+    const side = sideToCut(species, 'lb', { hot: weight(92.5), cold: weight(91) });
+    expect(side).toEqual({ weight: 91_000, basis: 'cold' });
+  });
+
+  it('is expected from the hot weight before that', () => {
+    const side = sideToCut(species, 'lb', { hot: weight(92.5) });
+    expect(side).toEqual({ weight: expectedCold(skinOn, weight(92.5), 2), basis: 'hot' });
+  });
+
+  it('is a usual side before anything is weighed, in the unit of the shop', () => {
+    expect(sideToCut(species, 'lb', {})).toEqual({ weight: 91_000, basis: 'usual' });
+    expect(sideToCut(species, 'kg', {})).toEqual({ weight: 41_277, basis: 'usual' });
+  });
+
+  it('of a share is as certain as its least certain side', () => {
+    expect(leastCertain(['cold', 'cold'])).toBe('cold');
+    expect(leastCertain(['cold', 'hot'])).toBe('hot');
+    expect(leastCertain(['usual', 'hot'])).toBe('usual');
+  });
+});
