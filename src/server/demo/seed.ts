@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import priceLists from '../../../demo/price-lists.json';
+import priceLists from '#demo/price-lists.json';
 import Joi from 'joi';
 import type { PriceList } from '@/core/charges/priceList';
 import { priceListSchema } from '@/core/charges/priceListSchema';

@@ -1,0 +1,62 @@
+import { forecast } from '../forecast/forecast';
+import { weight } from '../quantity/weight';
+import { answered, COLD, form, half, house } from '../testing/halfHog';
+import { decisionById } from './situation';
+import { amountWords, answerSummary, grindSummary } from './summary';
+import { emptySheet } from './houseSheet';
+import { mainDecisionOf, zoneDestination } from './zones';
+
+const butt = decisionById(half.species, 'butt');
+
+describe('a line for a zone', () => {
+  it('says the cut and its thickness', () => {
+    expect(answerSummary(butt, { forms: [form('butt', 'steaks')] }, 'lb')).toBe('Blade steaks, 3/4 in');
+  });
+
+  it('says how much of each form, and that the last takes the rest', () => {
+    const forms = [form('butt', 'roast', { amount: { kind: 'share', pct: 50 } }), form('butt', 'steaks')];
+    expect(answerSummary(butt, { forms }, 'lb')).toBe('50 % Butt roast, bone-in; rest Blade steaks, 3/4 in');
+  });
+
+  it.each([
+    [{ kind: 'rest' as const }, 'the rest'],
+    [{ kind: 'packs' as const, count: 10 }, '10 packs'],
+    [{ kind: 'pieces' as const, count: 4 }, '4 pieces'],
+    [{ kind: 'weight' as const, weight: weight(6) }, '6.00 lb'],
+    [{ kind: 'length' as const, inches: 4 }, '4 in'],
+  ])('says an amount as people do', (amount, words) => {
+    expect(amountWords(amount, 'lb')).toBe(words);
+  });
+
+  it('says the grind', () => {
+    expect(grindSummary(half.species, house.grind, 'lb')).toBe('Ground pork, plain, 25 % fat');
+    const links = { ...house.grind.lines[0]!, recipe: 'fennel', form: 'links' as const };
+    const grind = {
+      fatPct: 26,
+      lines: [{ ...links, amount: { kind: 'weight' as const, weight: weight(6) } }, links],
+    };
+    expect(grindSummary(half.species, grind, 'lb')).toBe(
+      '6.0 lb Fennel and garlic sausage in links; rest Fennel and garlic sausage in links, 26 % fat',
+    );
+  });
+});
+
+describe('the picture of the side', () => {
+  const { species } = half;
+
+  it('speaks of the decision that most of a zone hangs on', () => {
+    expect(mainDecisionOf(species, 'center loin')!.id).toBe('center-loin');
+    expect(mainDecisionOf(species, 'ham')!.id).toBe('ham');
+    expect(mainDecisionOf(species, 'wing')).toBeUndefined();
+  });
+
+  it('is coloured by where most of a zone goes', () => {
+    const destination = (sheet: typeof house, zone: string) =>
+      zoneDestination(species, sheet, forecast(half, sheet, COLD), zone);
+    expect(destination(house, 'center loin')).toBe('steaks');
+    expect(destination(house, 'ham')).toBe('cured');
+    expect(destination(answered(house, 'ham', form('ham', 'grind')), 'ham')).toBe('grind');
+    expect(destination(house, 'fore foot')).toBe('lost');
+    expect(destination(emptySheet(half), 'ham')).toBeUndefined();
+  });
+});
