@@ -1,0 +1,142 @@
+import fc from 'fast-check';
+import { forecast } from '../forecast/forecast';
+import { weight, type Weight } from '../quantity/weight';
+import { COLD, half, house } from '../testing/halfHog';
+import {
+  checkDigit,
+  elementString,
+  GROUP_SEPARATOR,
+  humanReadable,
+  parseElementString,
+  tradeItem,
+  type PackageCode,
+} from './gs1';
+import { itemNumber } from './itemNumber';
+import { keepUntil, labelFor, type LabelFacts } from './label';
+
+const code: PackageCode = {
+  tradeItem: '90614141123455',
+  net: weight(3.27),
+  unit: 'lb',
+  lot: 'K1184',
+  serial: '000417',
+};
+
+describe('the bars of a package', () => {
+  it('carry item, weight, lot and serial by the open scheme', () => {
+    expect(checkDigit('9061414112345')).toBe(5);
+    expect(humanReadable(code)).toBe('(01)90614141123455(3202)000327(10)K1184(21)000417');
+    expect(elementString(code)).toBe(`0190614141123455320200032710K1184${GROUP_SEPARATOR}21000417`);
+  });
+
+  it('carry kilograms with three decimals', () => {
+    expect(humanReadable({ ...code, unit: 'kg', net: weight(1.485) })).toContain('(3103)001485');
+  });
+
+  it('are read back as they were printed, to the division of the scale', () => {
+    const anyCode = fc.record({
+      tradeItem: fc.integer({ min: 1, max: 999_999_999 }).map((item) => tradeItem('200', item)),
+      net: fc.integer({ min: 1, max: 3000 }).map((hundredths) => (hundredths * 10) as Weight),
+      unit: fc.constantFrom('lb' as const, 'kg' as const),
+      lot: fc.stringMatching(/^[A-Z0-9-]{1,20}$/),
+      serial: fc.integer({ min: 1, max: 999_999 }).map((serial) => String(serial).padStart(6, '0')),
+    });
+    fc.assert(
+      fc.property(anyCode, (printed) => {
+        expect(parseElementString(elementString(printed))).toEqual({ ok: true, value: printed });
+      }),
+    );
+  });
+
+  it.each(['', 'hello', elementString(code).replace('5320', '6320'), elementString(code).slice(2)])(
+    '"%s" is not one of ours',
+    (scanned) => {
+      expect(parseElementString(scanned)).toMatchObject({ ok: false, reason: 'not-a-package-code' });
+    },
+  );
+
+  it('start with 9 and the shop’s own range, and refuse an item that does not fit', () => {
+    expect(tradeItem('200', 1040)).toMatch(/^9200000001040\d$/);
+    expect(() => tradeItem('2000000', 1_000_000)).toThrow(/"item"/);
+    expect(() => checkDigit('12')).toThrow(/"digits" expected 13 digits/);
+  });
+});
+
+describe('the shop’s number of a cut', () => {
+  it('is its own for every line of a sheet that keeps everything', () => {
+    const keeps = Object.fromEntries(half.species.poolKeeps.map((keep) => [keep.id, true]));
+    const { lines } = forecast(half, { ...house, keeps }, COLD);
+    const numbers = lines.map((line) => itemNumber(half.species, line));
+    expect(new Set(numbers).size).toBe(lines.length);
+    expect(numbers.every((number) => number >= 1000 && number < 2000)).toBe(true);
+  });
+});
+
+const facts: LabelFacts = {
+  shopName: 'Skerry Sound Cut & Wrap',
+  establishment: null,
+  inspection: 'custom-exempt',
+  owner: 'Ottilie Brandreth',
+  tag: 'H112',
+  shareLabel: 'left half',
+  farm: 'Low Tarn',
+  speciesName: 'Hog',
+  cut: 'Rib and loin chops, bone-in',
+  detail: '1 in, 2 in this pack',
+  net: weight(1.29),
+  unit: 'lb',
+  packedOn: '2026-11-24',
+  keepUntil: '2027-08-24',
+  words: [],
+  code,
+};
+
+describe('a label', () => {
+  it('of custom-exempt meat says that it is not for sale, and whose it is', () => {
+    const label = labelFor(facts);
+    expect(label).toMatchObject({ ok: true, value: { statusWords: 'NOT FOR SALE', weight: '1.29 lb' } });
+    expect(label.ok && label.value.lines).toContain('Owner: Ottilie Brandreth');
+  });
+
+  it('of inspected meat carries the establishment, pounds and ounces, and safe handling', () => {
+    const label = labelFor({ ...facts, inspection: 'inspected', establishment: '4471' });
+    expect(label).toMatchObject({
+      ok: true,
+      value: { statusWords: 'INSPECTED', weight: '1.29 lb (1 lb 4 oz)' },
+    });
+    const words = label.ok ? label.value.lines.join(' ') : '';
+    expect(words).toContain('Est. 4471');
+    expect(words).toContain('Keep frozen. Thaw in the refrigerator. Cook thoroughly.');
+  });
+
+  it('carries what must be said of the cut', () => {
+    const label = labelFor({ ...facts, words: ['Contains: milk.', 'Raw. Cook before eating.'] });
+    expect(label.ok && label.value.lines).toEqual(
+      expect.arrayContaining(['Contains: milk.', 'Raw. Cook before eating.']),
+    );
+  });
+
+  it.each<[string, Partial<LabelFacts>]>([
+    ['no-establishment', { inspection: 'inspected' }],
+    ['no-owner', { owner: ' ' }],
+    ['no-weight', { net: 0 as Weight }],
+  ])('that lacks what it must carry is not printed: %s', (reason, change) => {
+    expect(labelFor({ ...facts, ...change })).toMatchObject({ ok: false, reason });
+  });
+});
+
+describe('best by', () => {
+  it.each([
+    ['vacuum', 'steaks', '2027-08-24'],
+    ['vacuum', 'grind', '2027-02-24'],
+    ['paper', 'roasts', '2027-03-24'],
+    ['paper', 'cured', '2026-12-24'],
+  ] as const)('in %s, %s: %s', (wrap, destination, day) => {
+    expect(keepUntil('2026-11-24', wrap, destination)).toBe(day);
+  });
+
+  it('falls on the last day of a shorter month', () => {
+    expect(keepUntil('2026-11-30', 'vacuum', 'grind')).toBe('2027-02-28');
+    expect(keepUntil('2027-11-30', 'vacuum', 'grind')).toBe('2028-02-29');
+  });
+});
