@@ -10,7 +10,7 @@ export type Entry = {
 };
 
 /**
- * Writes a weight transaction: postings first, then the entry that seals them.
+ * Writes a weight transaction: postings first, then the entry that seals them; both or neither.
  *
  * @throws UnbalancedTransactionError when the postings do not add up to zero
  */
@@ -25,8 +25,10 @@ export async function writeTransaction(
     owner,
     weight,
   }));
-  await db('ledgerPostings').insert(rows);
-  await db('ledgerTransactions').insert(entry);
+  await db.transaction(async (trx) => {
+    await trx('ledgerPostings').insert(rows);
+    await trx('ledgerTransactions').insert(entry);
+  });
 }
 
 /** Writes the transaction that undoes another; the database allows one for each. */

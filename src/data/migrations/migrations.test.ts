@@ -1,0 +1,79 @@
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { dataFolder, databaseFile, migrate, openDatabase, sharedDatabase } from '../database';
+import { freshDatabase } from '../testing/freshDatabase';
+import { migrationSource } from '.';
+
+describe('the database file', () => {
+  let folder: string;
+  beforeEach(async () => {
+    folder = await mkdtemp(join(tmpdir(), 'fractum-data-'));
+  });
+  afterEach(() => rm(folder, { recursive: true }));
+
+  it('is made with its folder, safe and strict', async () => {
+    const db = openDatabase(join(folder, 'new', 'shop', 'fractum.db'));
+    const pragma = async (name: string) => Object.values((await db.raw(`PRAGMA ${name}`))[0])[0];
+    expect(await pragma('journal_mode')).toBe('wal');
+    expect(await pragma('synchronous')).toBe(2);
+    expect(await pragma('foreign_keys')).toBe(1);
+    await db.destroy();
+  });
+
+  it('migrated again keeps what is in it', async () => {
+    const file = databaseFile(folder);
+    const first = openDatabase(file);
+    await migrate(first);
+    await first('people').insert({ id: 'p', name: 'Ottilie' });
+    await first.destroy();
+    const second = openDatabase(file);
+    await migrate(second);
+    expect(await second('people').select('name')).toEqual([{ name: 'Ottilie' }]);
+    await second.destroy();
+  });
+
+  it('lies where FRACTUM_DATA says, and is opened once', async () => {
+    process.env.FRACTUM_DATA = folder;
+    expect(dataFolder()).toBe(folder);
+    const shared = sharedDatabase();
+    expect(sharedDatabase()).toBe(shared);
+    await shared.destroy();
+    delete process.env.FRACTUM_DATA;
+    expect(dataFolder()).toMatch(/data\/shop$/);
+  });
+});
+
+describe('migrations', () => {
+  it('know no way back', async () => {
+    const [first] = await migrationSource.getMigrations([]);
+    const step = await migrationSource.getMigration(first!);
+    await expect(step.down!({} as never)).rejects.toThrow('only go forward');
+  });
+
+  it('make every record of the work append-only', async () => {
+    const db = await freshDatabase();
+    const triggers: { tbl_name: string; name: string }[] = await db('sqlite_master').where({
+      type: 'trigger',
+    });
+    for (const table of [
+      'audit',
+      'priceLists',
+      'ledgerTransactions',
+      'ledgerPostings',
+      'sideWeights',
+      'sheets',
+      'blockStarts',
+      'weighings',
+      'weighingVoids',
+      'lineNotes',
+      'closings',
+      'payments',
+      'pickUps',
+    ]) {
+      const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
+      expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));
+    }
+    await db.destroy();
+  });
+});
