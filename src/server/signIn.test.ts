@@ -4,7 +4,7 @@ import { NOON, TestShop } from './testing/testShop';
 
 let shop: TestShop;
 beforeAll(async () => {
-  shop = await TestShop.open();
+  shop = await TestShop.open('lb', DEMO_USERS);
 });
 afterAll(() => shop.close());
 beforeEach(() => shop.db('signInAttempts').delete());

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { PANEL } from './panel';
 import { emptyPlatform, nextReading, placeAgain, placeLoad, shake, takeTare } from './platform';
 import type { WeighingUnit } from '@/core/quantity/weight';
@@ -61,9 +62,10 @@ async function answer(request: IncomingMessage, response: ServerResponse): Promi
   }
 }
 
-const port = Number(process.env.FRACTUM_SCALE_PORT ?? 4010);
-createServer((request, response) => {
+const server = createServer((request, response) => {
   answer(request, response).catch((error: Error) => response.writeHead(400).end(error.message));
-}).listen(port, '127.0.0.1', () => {
+});
+server.listen(Number(process.env.FRACTUM_SCALE_PORT ?? 4010), '127.0.0.1', () => {
+  const { port } = server.address() as AddressInfo;
   process.stdout.write(`Simulated scale on http://localhost:${port}\n`);
 });

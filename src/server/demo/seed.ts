@@ -20,7 +20,7 @@ import type { Devices } from '../devices';
 import { finalBill, forecastOf, orderOf, allOrders, shopDay, type Order } from '../orderBook';
 import { hashSecret } from '../signIn';
 import { DEMO_ORDERS, type Progress } from './orders';
-import { DEMO_USERS } from './people';
+import { DEMO_USERS, type DemoUser } from './people';
 
 const HOUR = 3_600_000;
 
@@ -48,7 +48,11 @@ function inUnit(list: PriceList, unit: WeighingUnit): PriceList {
 }
 
 /** Sets up the shop, its people and its prices. Works on a database that has just been migrated. */
-export async function setUpDemoShop(db: Database, unit: WeighingUnit): Promise<void> {
+export async function setUpDemoShop(
+  db: Database,
+  unit: WeighingUnit,
+  people: readonly DemoUser[] = DEMO_USERS,
+): Promise<void> {
   await writeShop(db, {
     name: 'Skerry Sound Cut & Wrap',
     unit,
@@ -61,7 +65,7 @@ export async function setUpDemoShop(db: Database, unit: WeighingUnit): Promise<v
   for (const list of priceLists) {
     await writePriceList(db, inUnit(Joi.attempt(list, priceListSchema) as PriceList, unit));
   }
-  for (const user of DEMO_USERS) {
+  for (const user of people) {
     const secret = await hashSecret(user.secret);
     await writeUser(db, { id: steadyId(user.name), name: user.name, role: user.role, secret });
   }

@@ -8,6 +8,7 @@ import type { ScaleReading } from '@/core/scale/reading';
 import type { Role } from '@/data/repositories/users';
 import { freshDatabase } from '@/data/testing/freshDatabase';
 import type { Database } from '@/data/database';
+import type { DemoUser } from '../demo/people';
 import { setUpDemoShop } from '../demo/seed';
 import { passDoorway, type Actor, type UseCase } from '../doorway';
 import { allOrders, type Order } from '../orderBook';
@@ -40,9 +41,10 @@ export class TestShop {
 
   private constructor(readonly db: Database) {}
 
-  static async open(unit: 'lb' | 'kg' = 'lb'): Promise<TestShop> {
+  /** @param people - who can sign in; hashing their secrets takes time, so usually nobody */
+  static async open(unit: 'lb' | 'kg' = 'lb', people: readonly DemoUser[] = []): Promise<TestShop> {
     const db = await freshDatabase();
-    await setUpDemoShop(db, unit);
+    await setUpDemoShop(db, unit, people);
     return new TestShop(db);
   }
 
