@@ -9,7 +9,7 @@ import {
   reverseTransaction,
   writeTransaction,
 } from './repositories/ledger';
-import { freshDatabase } from './testing/freshDatabase';
+import { freshDatabase } from './tests/freshDatabase';
 
 let db: Database;
 beforeEach(async () => {

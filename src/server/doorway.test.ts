@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { randomUUID } from 'node:crypto';
 import { failure, success } from '@/core/quantity/result';
 import { defineUseCase, passDoorway, type Actor } from './doorway';
-import { hogDocument, TestShop } from './testing/testShop';
+import { hogDocument, TestShop } from './tests/testShop';
 import { USE_CASES } from './useCases';
 
 let shop: TestShop;

@@ -1,6 +1,6 @@
 import { DEMO_USERS } from './demo/people';
 import { actorOf, signIn, signOut } from './signIn';
-import { NOON, TestShop } from './testing/testShop';
+import { NOON, TestShop } from './tests/testShop';
 
 let shop: TestShop;
 beforeAll(async () => {

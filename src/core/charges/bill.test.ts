@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { cents, sumCents, type Cents } from '../quantity/money';
 import { weight, type Weight } from '../quantity/weight';
-import { demoPrices } from '../testing/prices';
+import { demoPrices } from '../tests/prices';
 import { billFor, differences, type BillBasis, type BillItem } from './bill';
 import { BASES, listInForce, type PriceList, type PriceRule } from './priceList';
 import { priceListSchema } from './priceListSchema';

@@ -1,6 +1,6 @@
 import { inUnits, weight, type Weight } from '../quantity/weight';
 import type { Amount } from '../sheet/types';
-import { answered, COLD, form, half, house, whole } from '../testing/halfHog';
+import { answered, COLD, form, half, house, whole } from '../tests/halfHog';
 import { forecast } from './forecast';
 
 /** The lines of the center loin when the first form takes this much and the rest becomes a roast. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { findingsOf } from '../sheet/findings';
-import { anyOrder } from '../testing/anySheet';
+import { anyOrder } from '../tests/anySheet';
 import { sheetProblems } from '../sheet/sheetProblems';
 import { claimsOnSide, forecast } from './forecast';
 

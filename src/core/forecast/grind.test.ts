@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { GrindLine, GrindOrder } from '../sheet/types';
 import type { Weight } from '../quantity/weight';
-import { half } from '../testing/halfHog';
+import { half } from '../tests/halfHog';
 import { fatNeeded, grindTrim } from './grind';
 
 const rules = half.species.grind;

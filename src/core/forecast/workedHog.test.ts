@@ -1,5 +1,5 @@
 import { weight } from '../quantity/weight';
-import { answered as answer, COLD, form, half, house } from '../testing/halfHog';
+import { answered as answer, COLD, form, half, house } from '../tests/halfHog';
 import { forecast } from './forecast';
 import { sausageBudget } from './sausageBudget';
 import worked from './worked-hog.fixture.json';

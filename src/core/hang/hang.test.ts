@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { inUnits, weight } from '../quantity/weight';
-import { half } from '../testing/halfHog';
+import { half } from '../tests/halfHog';
 import { daysBetween, expectedCold, keptShare, shrinkPct, shrinkWorking } from './shrink';
 import { leastCertain, sideToCut } from './sideToCut';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { forecast } from '../forecast/forecast';
 import { weight, type Weight } from '../quantity/weight';
-import { COLD, half, house } from '../testing/halfHog';
+import { COLD, half, house } from '../tests/halfHog';
 import {
   checkDigit,
   elementString,

@@ -1,7 +1,7 @@
 import { forecast } from '../forecast/forecast';
 import type { AccountKind, Posting } from '../ledger/ledger';
 import { weight, type Weight } from '../quantity/weight';
-import { COLD, half, house } from '../testing/halfHog';
+import { COLD, half, house } from '../tests/halfHog';
 import { reconcile, verdictOn, type Reconciliation, type Weighed } from './reconcile';
 
 const expected = forecast(half, house, COLD);

@@ -1,7 +1,7 @@
 import { listInForce } from '../charges/priceList';
 import { weight } from '../quantity/weight';
-import { answered, COLD, form, half, house } from '../testing/halfHog';
-import { demoPrices } from '../testing/prices';
+import { answered, COLD, form, half, house } from '../tests/halfHog';
+import { demoPrices } from '../tests/prices';
 import { waysOut } from './clash';
 import { evaluate, tradeOffSentence, type Ground } from './evaluate';
 import { findingsOf } from './findings';

@@ -1,6 +1,6 @@
 import { forecast } from '../forecast/forecast';
 import { weight, type Weight } from '../quantity/weight';
-import { answered, COLD, form, half, house, whole } from '../testing/halfHog';
+import { answered, COLD, form, half, house, whole } from '../tests/halfHog';
 import { findingsOf, isComplete, titleOf, type Finding } from './findings';
 import { emptySheet, houseSheet } from './houseSheet';
 import { decisionsAsked, type Situation } from './situation';

@@ -1,5 +1,5 @@
 import { weight, type Weight } from '../quantity/weight';
-import { answered, form, half, house, whole } from '../testing/halfHog';
+import { answered, form, half, house, whole } from '../tests/halfHog';
 import { defaultParams, paramProblem } from './params';
 import { sheetProblems } from './sheetProblems';
 import { sheetSchema } from './sheetSchema';

@@ -1,6 +1,6 @@
 import { forecast } from '../forecast/forecast';
 import { weight } from '../quantity/weight';
-import { answered, COLD, form, half, house } from '../testing/halfHog';
+import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { decisionById } from './situation';
 import { amountWords, answerSummary, grindSummary } from './summary';
 import { emptySheet } from './houseSheet';

@@ -1,6 +1,6 @@
 import { forecast } from '../forecast/forecast';
 import { parseWeight } from '../quantity/weight';
-import { answered, COLD, form, half, house } from '../testing/halfHog';
+import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { grindWorking, lineWorking, takeHomeWorking } from './forecastWorkings';
 import type { Working } from './working';
 

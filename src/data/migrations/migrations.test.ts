@@ -2,7 +2,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dataFolder, databaseFile, migrate, openDatabase, sharedDatabase } from '../database';
-import { freshDatabase } from '../testing/freshDatabase';
+import { freshDatabase } from '../tests/freshDatabase';
 import { migrationSource } from '.';
 
 describe('the database file', () => {

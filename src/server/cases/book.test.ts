@@ -3,7 +3,7 @@ import twoHalves from '#examples/two-halves.json';
 import type { OrderDocument } from '@/core/order/document';
 import { balancesOfSides } from '@/data/repositories/ledger';
 import { orderStage } from '../orderBook';
-import { hogDocument, TestShop } from '../testing/testShop';
+import { hogDocument, TestShop } from '../tests/testShop';
 
 const example = twoHalves as unknown as OrderDocument;
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { balancesOfSides } from '@/data/repositories/ledger';
 import type { InputOf } from '../useCases';
-import { NOON, TestShop } from '../testing/testShop';
+import { NOON, TestShop } from '../tests/testShop';
 
 let shop: TestShop;
 let sideId: string;

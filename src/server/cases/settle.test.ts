@@ -5,7 +5,7 @@ import { sumCents } from '@/core/quantity/money';
 import type { Weight } from '@/core/quantity/weight';
 import { forecastOf, orderOf } from '../orderBook';
 import { statementPdf } from '../statement';
-import { TestShop } from '../testing/testShop';
+import { TestShop } from '../tests/testShop';
 
 let shop: TestShop;
 let shareId: string;

@@ -1,7 +1,7 @@
 import { balancesOfShare } from '@/data/repositories/ledger';
-import { answered, form, house } from '@/core/testing/halfHog';
+import { answered, form, house } from '@/core/tests/halfHog';
 import { estimateOf, orderOf } from '../orderBook';
-import { hogDocument, TestShop } from '../testing/testShop';
+import { hogDocument, TestShop } from '../tests/testShop';
 
 let shop: TestShop;
 let shareId: string;

@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { gapOf, type Posting, type WeighingPurpose } from '@/core/ledger/ledger';
 import { balancesOfShare } from '@/data/repositories/ledger';
 import type { ScaleReading } from '@/core/scale/reading';
-import { TestShop } from '../testing/testShop';
-import { printPending } from './wrap';
+import { TestShop } from '../tests/testShop';
+import { printPending } from './labels';
 
 let shop: TestShop;
 let shareId: string;

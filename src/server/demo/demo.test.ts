@@ -2,7 +2,7 @@ import { STAGES } from '@/core/order/stage';
 import type { Posting } from '@/core/ledger/ledger';
 import { convertUnits } from '@/core/quantity/weight';
 import { allOrders, isPacked, reconciliationOf } from '../orderBook';
-import { NOON, TestShop } from '../testing/testShop';
+import { NOON, TestShop } from '../tests/testShop';
 import { seedDemoOrders } from './seed';
 
 async function demo(unit: 'lb' | 'kg'): Promise<TestShop> {

@@ -1,9 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import type { ForecastLine } from '@/core/forecast/types';
-import { tradeItem } from '@/core/label/gs1';
-import { itemNumber } from '@/core/label/itemNumber';
-import { keepUntil, labelFor, type Label } from '@/core/label/label';
 import {
   balanceOfKind,
   cureAccount,
@@ -11,27 +8,22 @@ import {
   postWeighing,
   type WeighingPurpose,
 } from '@/core/ledger/ledger';
-import { formatInches } from '@/core/quantity/length';
 import { failure, success, type Failure, type Result } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
-import { balancesOfShare, reverseTransaction, writeTransaction } from '@/data/repositories/ledger';
-import { labelJobsOf, markPrinted, unprintedJobs, writeLabelJob } from '@/data/repositories/labels';
+import type { ScaleReading } from '@/core/scale/reading';
+import { labelJobsOf, writeLabelJob } from '@/data/repositories/labels';
+import { balancesOfShare, writeTransaction } from '@/data/repositories/ledger';
 import {
-  isVoided,
   nextSerial,
   weighingByClientId,
-  weighingById,
   weighingOfLoad,
-  writeLineNote,
-  writeVoid,
   writeWeighing,
   type Weighing,
 } from '@/data/repositories/weighings';
-import type { ScaleReading } from '@/core/scale/reading';
-import { EVERYONE, defineUseCase, type House } from '../doorway';
-import { log } from '../log';
-import { forecastOf, orderOf, sheetInForce, shareName, shopDay, type Order } from '../orderBook';
+import { defineUseCase, EVERYONE, type House } from '../doorway';
+import { forecastOf, orderOf, type Order } from '../orderBook';
 import { clientId, id, thousandths } from './fields';
+import { packageLabel, printPending } from './labels';
 
 export type Taken = {
   readonly id: string;
@@ -222,7 +214,7 @@ async function take(house: House, order: Order, input: WeighInput, named: Named)
   };
   await writeWeighing(house.db, weighing);
   if (weighing.kind === 'package') {
-    const label = packageLabel(house, order, weighing, named.line!);
+    const label = packageLabel(house.now, order, weighing, named.line!);
     if (!label.ok) return label;
     await writeLabelJob(house.db, {
       id: randomUUID(),
@@ -237,178 +229,7 @@ async function take(house: House, order: Order, input: WeighInput, named: Named)
   return success({ id: weighingId, net: weighing.net, cut: weighing.cut, labelFile: null });
 }
 
-/** `1 in, 2 in this pack` */
-function detailOf(line: ForecastLine, pieces: number | null): string {
-  const parts = [
-    line.thicknessIn === null ? '' : formatInches(line.thicknessIn),
-    pieces === null ? '' : `${pieces} in this pack`,
-  ];
-  return parts.filter((part) => part !== '').join(', ');
-}
-
-function packageLabel(house: House, order: Order, weighing: Weighing, line: ForecastLine): Result<Label> {
-  const { shop, animal, share, situation } = order;
-  const packedOn = shopDay(shop, house.now);
-  return labelFor({
-    shopName: shop.name,
-    establishment: shop.establishment,
-    inspection: animal.inspection,
-    owner: share.owner.name,
-    tag: animal.tag,
-    shareLabel: share.part === 'whole' ? 'whole' : `${share.part} half`,
-    farm: animal.farm.name,
-    speciesName: situation.species.name,
-    cut: line.cut,
-    detail: detailOf(line, weighing.pieces),
-    net: weighing.net,
-    unit: shop.unit,
-    packedOn,
-    keepUntil: keepUntil(packedOn, sheetInForce(order).wrap, line.destination),
-    words: line.labelWords,
-    code: {
-      tradeItem: tradeItem(shop.codePrefix, itemNumber(situation.species, line)),
-      net: weighing.net,
-      unit: shop.unit,
-      lot: `${packedOn.replaceAll('-', '').slice(2)}-${animal.tag.replace(/[^A-Za-z0-9]/g, '')}`.slice(0, 20),
-      serial: String(weighing.serial).padStart(6, '0'),
-    },
-  });
-}
-
-/** Sends every written label to the printer. What the printer refuses stays written and is tried again. */
-export async function printPending(house: Pick<House, 'db' | 'devices'>): Promise<void> {
-  for (const job of await unprintedJobs(house.db)) {
-    try {
-      const copy = job.copy === 1 ? '' : `-copy${job.copy}`;
-      const file = await house.devices.printer.print(job.label, `${job.weighingId}${copy}`);
-      await markPrinted(house.db, job.id, file);
-    } catch (error) {
-      log().error({ error, job: job.id }, 'label not printed');
-      return;
-    }
-  }
-}
-
 async function takenOf(house: House, weighing: Weighing): Promise<Taken> {
   const [job] = await labelJobsOf(house.db, weighing.id);
   return { id: weighing.id, net: weighing.net, cut: weighing.cut, labelFile: job?.file ?? null };
 }
-
-/** Takes a weighing back: a new entry that undoes it. The pack is weighed again as a new one. */
-export const voidWeighing = defineUseCase<
-  { clientId: string; weighingId: string; reason: string },
-  { id: string }
->({
-  name: 'voidWeighing',
-  roles: EVERYONE,
-  writes: true,
-  input: Joi.object({ clientId, weighingId: id, reason: Joi.string().trim().min(1).max(200).required() }),
-  subject: (input) => input.weighingId,
-  run: async (house, { clientId: requestId, weighingId, reason }) => {
-    const weighing = await weighingById(house.db, weighingId);
-    if (!weighing) return failure('not-found', 'There is no such weighing.');
-    if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
-    const order = await orderOf(house.db, weighing.shareId);
-    if (order?.closing) return failure('closed', 'This order is closed. Its weighings stand.');
-    const at = house.now.toISOString();
-    const transactionId = randomUUID();
-    await reverseTransaction(house.db, {
-      id: transactionId,
-      kind: 'void',
-      at,
-      actorId: house.actor.id,
-      reversesId: weighing.transactionId,
-    });
-    await writeVoid(house.db, {
-      weighingId,
-      clientId: requestId,
-      reason,
-      at,
-      actorId: house.actor.id,
-      transactionId,
-    });
-    return success({ id: weighingId });
-  },
-});
-
-/** Prints the label of a package once more; the copy says so in its file name. */
-export const reprintLabel = defineUseCase<{ clientId: string; weighingId: string }, { file: string | null }>({
-  name: 'reprintLabel',
-  roles: EVERYONE,
-  writes: true,
-  input: Joi.object({ clientId, weighingId: id }),
-  subject: (input) => input.weighingId,
-  run: async (house, { clientId: requestId, weighingId }) => {
-    const jobs = await labelJobsOf(house.db, weighingId);
-    const [first] = jobs;
-    if (!first) return failure('no-label', 'Only packages have a label.');
-    if (await isVoided(house.db, weighingId))
-      return failure('voided', 'This pack was taken back; it has no label.');
-    if (jobs.some((job) => job.clientId === requestId)) return success({ file: null });
-    await writeLabelJob(house.db, {
-      id: randomUUID(),
-      weighingId,
-      copy: jobs.length + 1,
-      clientId: requestId,
-      label: first.label,
-      file: null,
-      at: house.now.toISOString(),
-    });
-    return success({ file: null });
-  },
-  after: async (house) => {
-    await printPending(house);
-    return { file: null };
-  },
-});
-
-/** Takes what lies on the scale as its tare. */
-export const tareScale = defineUseCase<Record<string, never>, true>({
-  name: 'tareScale',
-  roles: EVERYONE,
-  writes: false,
-  input: Joi.object({}),
-  run: async (house) => {
-    try {
-      await house.devices.scale.tare();
-      return success(true);
-    } catch (error) {
-      const why = error instanceof Error && error.message.startsWith('Wait') ? error.message : undefined;
-      return failure('scale-away', why ?? 'The scale does not answer. Check its cable; nothing was changed.');
-    }
-  },
-});
-
-type NoteInput = { clientId: string; shareId: string; lineKey: string; note: string };
-
-/** Says why a line of the sheet is short, over or missing; the line then waits for nothing more. */
-export const noteLine = defineUseCase<NoteInput, { shareId: string }>({
-  name: 'noteLine',
-  roles: EVERYONE,
-  writes: true,
-  input: Joi.object({
-    clientId,
-    shareId: id,
-    lineKey,
-    note: Joi.string().trim().min(1).max(300).required(),
-  }),
-  subject: (input) => `${input.shareId} ${input.lineKey}`,
-  run: async (house, { clientId: requestId, shareId, lineKey: key, note }) => {
-    const order = await orderOf(house.db, shareId);
-    if (!order) return failure('not-found', 'There is no such share.');
-    if (order.closing) return failure('closed', `${shareName(order)} is closed.`);
-    if (order.notes.some((each) => each.clientId === requestId)) return success({ shareId });
-    const at = house.now.toISOString();
-    const entry = {
-      id: randomUUID(),
-      clientId: requestId,
-      shareId,
-      lineKey: key,
-      note,
-      at,
-      actorId: house.actor.id,
-    };
-    await writeLineNote(house.db, entry);
-    return success({ shareId });
-  },
-});

@@ -6,7 +6,7 @@ import type { Result } from '@/core/quantity/result';
 import type { Weight } from '@/core/quantity/weight';
 import type { ScaleReading } from '@/core/scale/reading';
 import type { Role } from '@/data/repositories/users';
-import { freshDatabase } from '@/data/testing/freshDatabase';
+import { freshDatabase } from '@/data/tests/freshDatabase';
 import type { Database } from '@/data/database';
 import type { DemoUser } from '../demo/people';
 import { setUpDemoShop } from '../demo/seed';
