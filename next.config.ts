@@ -4,7 +4,7 @@ const config: NextConfig = {
   serverExternalPackages: ['knex', 'better-sqlite3', 'pino', 'bwip-js'],
   poweredByHeader: false,
   reactStrictMode: true,
-  typescript: { ignoreBuildErrors: false },
+  typescript: { tsconfigPath: 'tsconfig.build.json' },
   outputFileTracingRoot: process.cwd(),
   turbopack: { root: process.cwd() },
 };

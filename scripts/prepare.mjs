@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { join } from 'node:path';
 
 /** What a build is made from; a change in any of it asks for a new one. */
-const BUILT_FROM = ['src', 'species', 'demo', 'package-lock.json', 'next.config.ts', 'tsconfig.json'];
+const BUILT_FROM = ['src', 'species', 'demo', 'package-lock.json', 'next.config.ts', 'tsconfig.json', 'tsconfig.build.json'];
 const BUILD_STAMP = '.next/fractum-build';
 const INSTALL_STAMP = 'node_modules/.fractum-installed';
 
@@ -92,7 +92,7 @@ export async function answering(address) {
       () => false,
     );
     if (ok) return true;
-    await new Promise((resolve) => setTimeout(resolve, 150));
+    await new Promise((done) => setTimeout(done, 150));
   }
   return false;
 }

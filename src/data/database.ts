@@ -11,7 +11,7 @@ const BUSY_TIMEOUT_MS = 5000;
 
 /** The folder that holds everything the shop has written; FRACTUM_DATA, outside the source. */
 export function dataFolder(): string {
-  return resolve(process.env.FRACTUM_DATA ?? 'data/shop');
+  return resolve(/* turbopackIgnore: true */ process.env.FRACTUM_DATA ?? 'data/shop');
 }
 
 /** The file of the database inside a data folder. */

@@ -5,7 +5,7 @@ import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-we
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 /** How long a test waits for a condition before it fails; a busy machine needs some. */
-const PATIENCE_MS = 30_000;
+const PATIENCE_MS = Number(process.env.FRACTUM_PATIENCE_MS ?? 30_000);
 
 const CHROMIUM_FLAGS = [
   '--headless=new',
@@ -139,7 +139,8 @@ export class Person {
         return fits(last) ? last : undefined;
       });
     } catch {
-      throw new Error(`Waited for ${expected} in ${css}; it said:\n${last.slice(0, 3000)}`);
+      const page = await this.text();
+      throw new Error(`Waited for ${expected} in ${css}; it said "${last}". The page:\n${page.slice(0, 2000)}`);
     }
   }
 
@@ -160,6 +161,31 @@ export class Person {
       `waited for ${what}`,
     );
     return result as T;
+  }
+
+  /** Cuts the page off from the network, or gives it back. */
+  async network(there: boolean): Promise<void> {
+    const devtools = this.driver as Driver;
+    await devtools.sendDevToolsCommand('Network.enable', {});
+    await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', {
+      offline: !there,
+      latency: 0,
+      downloadThroughput: -1,
+      uploadThroughput: -1,
+    });
+  }
+
+  /** What the page gets when it asks for an address with its own cookies. */
+  fetched(path: string): Promise<{ status: number; type: string; start: string; length: number }> {
+    return this.driver.executeAsyncScript(
+      `const done = arguments[arguments.length - 1];
+       fetch(arguments[0]).then(async (response) => {
+         const bytes = new Uint8Array(await response.arrayBuffer());
+         const start = String.fromCharCode(...bytes.slice(0, 4000));
+         done({ status: response.status, type: response.headers.get('content-type'), start, length: bytes.length });
+       });`,
+      path,
+    );
   }
 
   async picture(): Promise<Buffer> {

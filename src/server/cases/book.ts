@@ -2,10 +2,9 @@ import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { listInForce } from '@/core/charges/priceList';
 import { documentWeight, readSheet, type OrderDocument, type PersonDocument } from '@/core/order/document';
-import { orderSchema } from '@/core/order/orderSchema';
-import { orderProblems, situationOf } from '@/core/order/readOrder';
+import { readOrder, situationOf } from '@/core/order/readOrder';
 import { cents } from '@/core/quantity/money';
-import { failure, success, type Result } from '@/core/quantity/result';
+import { failure, success, type Failure } from '@/core/quantity/result';
 import {
   animalIdByTag,
   animalIdByClientId,
@@ -23,40 +22,37 @@ import { shopDay } from '../orderBook';
 import { clientId } from './fields';
 import { writeTicket } from './hang';
 
-type Input = { clientId: string; document: OrderDocument };
+type Input = { clientId: string; document: unknown };
 
 /** Books an animal with its shares, from the booking form or an open order file: all of it or nothing. */
 export const bookOrder = defineUseCase<Input, { animalId: string }>({
   name: 'bookOrder',
   roles: OFFICE,
   writes: true,
-  input: Joi.object({ clientId, document: orderSchema.required() }),
-  subject: (input) => input.document.animal.tag,
+  // The order itself is read below, so that a refusal names fields as the file has them.
+  input: Joi.object({ clientId, document: Joi.any().required() }),
+  subject: (input) => (input.document as OrderDocument).animal.tag,
   run: async (house, { clientId: requestId, document }) => {
     const known = await animalIdByClientId(house.db, requestId);
     if (known) return success({ animalId: known });
     const shop = await readShop(house.db);
-    const checked = await checkDocument(house, shop, document);
-    return checked.ok ? success({ animalId: await writeOrder(house, shop, requestId, document) }) : checked;
+    const read = readOrder(document, shop);
+    if (!read.ok) return read;
+    const refused = await whyRefused(house, shop, read.value);
+    return refused ?? success({ animalId: await writeOrder(house, shop, requestId, read.value) });
   },
 });
 
-async function checkDocument(house: House, shop: Shop, document: OrderDocument): Promise<Result<true>> {
-  if (await animalIdByTag(house.db, document.animal.tag)) {
-    const message = `Tag ${document.animal.tag} is on the rail already. Check the tag, or add a letter.`;
-    return failure('tag-taken', message, 'document.animal.tag');
+async function whyRefused(house: House, shop: Shop, { animal }: OrderDocument): Promise<Failure | undefined> {
+  if (await animalIdByTag(house.db, animal.tag)) {
+    const message = `Tag ${animal.tag} is on the rail already. Check the tag, or add a letter.`;
+    return failure('tag-taken', message, 'animal.tag');
   }
-  if (document.animal.inspection === 'inspected' && !shop.establishment) {
+  if (animal.inspection === 'inspected' && !shop.establishment) {
     const message = 'This shop has no establishment number, so it cannot take an inspected animal.';
-    return failure('no-establishment', message, 'document.animal.inspection');
+    return failure('no-establishment', message, 'animal.inspection');
   }
-  const problems = orderProblems(shop, document).map((each) => ({
-    ...each,
-    field: `document.${each.field}`,
-  }));
-  if (problems.length === 0) return success(true);
-  const refused = failure('invalid', problems[0]!.message, problems[0]!.field);
-  return { ...refused, problems };
+  return undefined;
 }
 
 async function person(house: House, document: PersonDocument): Promise<Person> {

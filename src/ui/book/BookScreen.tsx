@@ -21,8 +21,8 @@ export function BookScreen({ tickets, unit, species }: Props) {
   const [problem, setProblem] = useState<Failure | null>(null);
   const [booked, setBooked] = useState('');
 
-  async function book(document: OrderDocument | unknown): Promise<boolean> {
-    const result = await act('bookOrder', { clientId: requestId, document: document as OrderDocument });
+  async function book(document: unknown): Promise<boolean> {
+    const result = await act('bookOrder', { clientId: requestId, document });
     if (!result.ok) {
       setProblem(result);
       setBooked('');

@@ -102,9 +102,7 @@ export function BookingForm({ unit, species, problem, onBook }: Props) {
   const [draft, setDraft] = useState(() => emptyDraft(species[0]!.id));
   const [busy, setBusy] = useState(false);
   const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
-  const wrong = new Set(
-    (problem?.problems ?? [problem]).map((each) => each?.field?.replace(/^document\./, '')),
-  );
+  const wrong = new Set((problem?.problems ?? [problem]).map((each) => each?.field));
   const status = (field: string) => (wrong.has(field) ? { status: 'error' as const } : {});
   const addOns = species.find((each) => each.id === draft.species)?.addOns ?? [];
 

@@ -15,6 +15,7 @@ import { SideMap } from '../SideMap';
 import { Boxes } from './Boxes';
 import { Questions } from './Questions';
 import styles from './SheetScreen.module.css';
+import { SHEET_KEYS } from './sheetKeys';
 import { useSheet, type Saving, type SheetState } from './useSheet';
 import { WeightBar } from './WeightBar';
 import { ZoneList } from './ZoneList';
@@ -35,18 +36,9 @@ export function SheetScreen({ view }: { view: SheetView }) {
 
   const step = (by: number) =>
     setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
-  useHotkeys('down', () => step(1), { preventDefault: true });
-  useHotkeys('up', () => step(-1), { preventDefault: true });
-  useHotkeys('n', () => setOpen((before) => nextQuestion(state, before) ?? before));
-  useHotkeys('1,2,3,4,5,6,7,8,9', (event) => {
-    const options = openDecision?.options.filter((each) => !whyNotOffered(each, situation));
-    const option = options?.[Number(event.key) - 1];
-    if (openDecision && option && !view.locked) {
-      state.change(
-        withAnswer(sheet, openDecision.id, { forms: [formOf(openDecision, option.id, situation)] }),
-      );
-    }
-  });
+  useHotkeys('down', () => step(1), SHEET_KEYS);
+  useHotkeys('up', () => step(-1), SHEET_KEYS);
+  useHotkeys('n', () => setOpen((before) => nextQuestion(state, before) ?? before), SHEET_KEYS);
 
   const describe = (zone: string) => {
     const decision = mainDecisionOf(species, zone);

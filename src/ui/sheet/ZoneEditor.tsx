@@ -2,6 +2,7 @@
 
 import { Segmented } from 'antd';
 import { useEffect, useRef, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
 import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import { formOf, withAnswer } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
@@ -12,6 +13,7 @@ import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import type { SheetView } from '@/server/views/sheetView';
 import { FormRows } from './FormRows';
 import { ClashChoice } from './Questions';
+import { SHEET_KEYS } from './sheetKeys';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
@@ -37,8 +39,18 @@ export function ZoneEditor({ decision, state, view }: Props) {
   const clash = mine.find((finding) => finding.kind === 'clash');
   const chosen = new Set(answer?.forms.map((form) => form.option));
   const spoken = offered.find((option) => option.id === (pointed ?? answer?.forms[0]?.option));
+  useHotkeys(
+    '1,2,3,4,5,6,7,8,9',
+    (event) => {
+      const option = offered[Number(event.key) - 1];
+      if (option && !view.locked) choose(option);
+    },
+    SHEET_KEYS,
+  );
   const box = useRef<HTMLDivElement>(null);
-  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [decision.id]);
+  useEffect(() => {
+    void box.current?.scrollIntoView({ block: 'nearest' });
+  }, [decision.id]);
   return (
     <div className={styles.open} ref={box}>
       <div className={styles.openHead}>

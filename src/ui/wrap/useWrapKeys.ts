@@ -17,7 +17,8 @@ type Keys = {
 
 /** The whole flow of the wrap table by keyboard. */
 export function useWrapKeys(enabled: boolean, keys: Keys): void {
-  const options = { enabled, preventDefault: true };
+  // Targets have the role of radio buttons; a touched one keeps the focus and must not swallow the keys.
+  const options = { enabled, preventDefault: true, enableOnFormTags: ['radio'] as const };
   useHotkeys('1,2,3,4,5,6,7,8,9,0', (event) => keys.digit((Number(event.key) + 9) % 10), options);
   useHotkeys('right', () => keys.step(1), options);
   useHotkeys('left', () => keys.step(-1), options);

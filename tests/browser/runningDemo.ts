@@ -1,0 +1,83 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** The scale of the demo answers this many ports above the app. */
+const SCALE_OFFSET = 10;
+
+function isFree(port: number): Promise<boolean> {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.once('error', () => resolve(false));
+    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
+  });
+}
+
+async function freePort(): Promise<number> {
+  for (let port = 4200; port < 5200; port += 20) {
+    if ((await isFree(port)) && (await isFree(port + SCALE_OFFSET))) return port;
+  }
+  throw new Error('No port is free.');
+}
+
+/** The demo as `npm run demo` starts it, on data of its own that goes when it stops. */
+export class RunningDemo {
+  private constructor(
+    private readonly program: ChildProcess,
+    readonly data: string,
+    readonly address: string,
+    readonly scaleAddress: string,
+  ) {}
+
+  static async start(unit: 'lb' | 'kg' = 'lb'): Promise<RunningDemo> {
+    const port = await freePort();
+    const data = mkdtempSync(join(tmpdir(), 'fractum-demo-'));
+    const program = spawn('node', ['scripts/demo.mjs', '--fresh', '--unit', unit], {
+      env: { ...process.env, PORT: String(port), FRACTUM_DATA: data, FRACTUM_LOG: 'silent' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    let said = '';
+    while (!said.includes('Fractum runs at')) {
+      const [chunk] = await Promise.race([
+        once(program.stdout!, 'data'),
+        once(program, 'exit').then(() => {
+          throw new Error(`The demo did not start:\n${said}`);
+        }),
+      ]);
+      said += chunk;
+    }
+    program.stdout!.resume();
+    return new RunningDemo(
+      program,
+      data,
+      `http://localhost:${port}`,
+      `http://localhost:${port + SCALE_OFFSET}`,
+    );
+  }
+
+  async stop(): Promise<void> {
+    this.program.kill('SIGTERM');
+    await once(this.program, 'exit');
+    rmSync(this.data, { recursive: true, force: true });
+  }
+
+  /** Puts a weight on the simulated scale, as the hand at its panel does; 0 takes it off. */
+  async put(units: number): Promise<void> {
+    await this.post('/place', { weight: units, again: true });
+  }
+
+  async shake(shaking: boolean): Promise<void> {
+    await this.post('/shake', { shaking });
+  }
+
+  private async post(path: string, body: object): Promise<void> {
+    const response = await fetch(`${this.scaleAddress}${path}`, {
+      method: 'POST',
+      body: JSON.stringify(body),
+    });
+    if (!response.ok) throw new Error(await response.text());
+  }
+}
