@@ -112,7 +112,7 @@ describe('step 2, hang', () => {
     );
     await tove.type('#gross', gross);
     await tove.click('Write the ticket');
-    await tove.until('the dialog to close', async () => (await tove.all('#gross')).length === 0);
+    await tove.sees(`${Number(gross).toFixed(2)}lb`, 'section[aria-label="Tag H200"]');
   }
 
   step('hot weight by side, the cold weight later, shrink beside what was to be expected', async () => {

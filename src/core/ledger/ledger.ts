@@ -102,6 +102,11 @@ export function cureAccount(shareId: string, lineKey: string): Account {
   return { kind: 'cure', owner: `${shareId}/${lineKey}` };
 }
 
+/** The line of the sheet that lies in a cure's account. */
+export function lineOfCure({ owner }: Account): string {
+  return owner.slice(owner.indexOf('/') + 1);
+}
+
 /**
  * The postings of one weighing for a share.
  *

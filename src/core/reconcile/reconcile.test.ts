@@ -91,6 +91,25 @@ describe('where the weight went', () => {
   });
 });
 
+describe('what cure and smoke took', () => {
+  const green = pack('belly.0.0', 10.4, { kind: 'green' });
+  const cure: Posting = { kind: 'cure', owner: 's1/belly.0.0', weight: weight(0.8) };
+  const finished = (packs: number) =>
+    balance(
+      [cure, holds('package', 9.6)],
+      [green, ...Array.from({ length: packs }, () => pack('belly.0.0', 0.96, { from: 'cure' }))],
+    );
+
+  it('is known when the last pack is out, and still in cure before that', () => {
+    const steps = (packs: number) =>
+      Object.fromEntries(finished(packs).bridge.map((step) => [step.label, step.weight]));
+    expect(steps(9)).toMatchObject({ 'still in cure': 800 });
+    expect(steps(9)).not.toHaveProperty('cure and smoke');
+    expect(steps(10)).toMatchObject({ 'cure and smoke': 800 });
+    expect(finished(10).inCure).toBe(0);
+  });
+});
+
 describe('asked against packed', () => {
   const line = (weighed: Weighed[], key: string) =>
     balance([], weighed).lines.find((each) => each.lineKey === key)!;

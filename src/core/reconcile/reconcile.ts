@@ -1,5 +1,5 @@
 import type { Forecast } from '../forecast/types';
-import { balanceOfKind, type Posting } from '../ledger/ledger';
+import { balanceOfKind, lineOfCure, type Posting } from '../ledger/ledger';
 import {
   formatWeight,
   inUnits,
@@ -82,6 +82,8 @@ export function reconcile(input: {
 }): Reconciliation {
   const { cold, postings } = input;
   const held = (kind: Posting['kind']) => balanceOfKind(postings, kind);
+  const lines = compareLines(input);
+  const smoked = changedInCure(lines, postings);
   const unaccounted = sumWeights([held('share'), held('unaccounted')]);
   const boxes = held('package');
   const lost: [string, Weight][] = [
@@ -90,11 +92,11 @@ export function reconcile(input: {
     ['skin', held('skin')],
     ['glands, condemned', held('inedible')],
     ['left in the grinder', held('grinder')],
-    ['cure and smoke', held('cure-change')],
+    ['cure and smoke', sumWeights([held('cure-change'), smoked])],
     ['unaccounted', unaccounted],
   ];
   const unaccountedBp = cold > 0 ? Math.round((10_000 * unaccounted) / cold) : 0;
-  const [inTub, inCure] = [held('tub'), held('cure')];
+  const [inTub, inCure] = [held('tub'), (held('cure') - smoked) as Weight];
   const bridge: BridgeStep[] = [
     { label: 'cold weight', weight: cold, lost: false },
     ...lost.filter(([, w]) => w !== 0).map(([label, w]) => ({ label, weight: w, lost: true })),
@@ -104,7 +106,7 @@ export function reconcile(input: {
   ];
   return {
     cold,
-    lines: compareLines(input),
+    lines,
     bridge,
     unaccounted,
     unaccountedBp,
@@ -113,7 +115,7 @@ export function reconcile(input: {
     yieldBp: cold > 0 ? Math.round((10_000 * boxes) / cold) : 0,
     inTub,
     inCure,
-    working: unaccountedWorking(input, unaccounted, held),
+    working: unaccountedWorking(input, unaccounted, held, smoked),
   };
 }
 
@@ -121,6 +123,18 @@ export function reconcile(input: {
 export function verdictOn(unaccountedBp: number): Verdict {
   if (unaccountedBp < 0 || unaccountedBp > UNACCOUNTED_INVESTIGATE_BP) return 'investigate';
   return unaccountedBp > UNACCOUNTED_USUAL_BP ? 'ask' : 'usual';
+}
+
+/** Of cuts that have come out of the smoke, what their cure still holds: cure and smoke took it, or added it. */
+function changedInCure(lines: readonly LineComparison[], postings: readonly Posting[]): Weight {
+  const out = new Set(
+    lines.filter((line) => line.state === 'packed' || line.state === 'over').map((line) => line.lineKey),
+  );
+  return sumWeights(
+    postings
+      .filter((posting) => posting.kind === 'cure' && out.has(lineOfCure(posting)))
+      .map((posting) => posting.weight),
+  );
 }
 
 function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] {
@@ -180,13 +194,14 @@ function unaccountedWorking(
   { cold, unit }: Parameters<typeof reconcile>[0],
   unaccounted: Weight,
   held: (kind: Posting['kind']) => Weight,
+  smoked: Weight,
 ): Working {
   const show = (w: Weight) => `${formatWeight(w, 3)} ${unit}`;
   const accounted: [string, Weight][] = [
     ['packages, fresh and ground and finished', held('package')],
     ['still in the tub', held('tub')],
-    ['still in cure, green', held('cure')],
-    ['changed by cure and smoke', held('cure-change')],
+    ['still in cure, green', (held('cure') - smoked) as Weight],
+    ['changed by cure and smoke', sumWeights([held('cure-change'), smoked])],
     ['left in the grinder', held('grinder')],
     ['bone', held('bone')],
     ['fat', held('fat')],
