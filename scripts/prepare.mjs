@@ -4,7 +4,15 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { join } from 'node:path';
 
 /** What a build is made from; a change in any of it asks for a new one. */
-const BUILT_FROM = ['src', 'species', 'demo', 'package-lock.json', 'next.config.ts', 'tsconfig.json', 'tsconfig.build.json'];
+const BUILT_FROM = [
+  'src',
+  'species',
+  'demo',
+  'package-lock.json',
+  'next.config.ts',
+  'tsconfig.json',
+  'tsconfig.build.json',
+];
 const BUILD_STAMP = '.next/fractum-build';
 const INSTALL_STAMP = 'node_modules/.fractum-installed';
 

@@ -146,6 +146,12 @@ export function shopDay(shop: Shop, at: Date): string {
   return new Intl.DateTimeFormat('en-CA', { timeZone: shop.zone }).format(at);
 }
 
+/** `YYYY-MM-DD HH:MM` in the shop's zone. */
+export function shopTime(shop: Shop, at: Date): string {
+  const time = new Intl.DateTimeFormat('en-GB', { timeZone: shop.zone, hour: '2-digit', minute: '2-digit' });
+  return `${shopDay(shop, at)} ${time.format(at)}`;
+}
+
 /** The cold weight of each side to cut by, and which basis the least certain side stands on. */
 export function coldSides(order: Order): { weights: Weight[]; basis: WeightBasis } {
   const { species, unit } = order.situation;

@@ -1,6 +1,7 @@
 import { bookOrder } from './cases/book';
 import { weighSide } from './cases/hang';
 import { approveSheet, saveSheet, startBlock } from './cases/sheet';
+import { noteCall } from './cases/noteCall';
 import { closeShare, handOver, takePayment } from './cases/settle';
 import { noteLine, voidWeighing } from './cases/correct';
 import { reprintLabel } from './cases/labels';
@@ -19,6 +20,7 @@ export const USE_CASES = {
   weighSide,
   saveSheet,
   approveSheet,
+  noteCall,
   startBlock,
   weigh,
   voidWeighing,

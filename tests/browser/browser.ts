@@ -140,7 +140,9 @@ export class Person {
       });
     } catch {
       const page = await this.text();
-      throw new Error(`Waited for ${expected} in ${css}; it said "${last}". The page:\n${page.slice(0, 2000)}`);
+      throw new Error(
+        `Waited for ${expected} in ${css}; it said "${last}". The page:\n${page.slice(0, 2000)}`,
+      );
     }
   }
 

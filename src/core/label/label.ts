@@ -97,6 +97,12 @@ const KEEPS_MONTHS = {
   paper: { cut: 4, grind: 2, cured: 1 },
 } as const;
 
+/** How long packs keep frozen in a wrap, in words for the customer. */
+export function keepsWords(wrap: 'vacuum' | 'paper'): string {
+  const { cut, grind, cured } = KEEPS_MONTHS[wrap];
+  return `Frozen, cuts keep ${cut} months, grind ${grind}, cured packs ${cured}.`;
+}
+
 /**
  * Best-by date of a frozen pack.
  *

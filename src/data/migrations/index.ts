@@ -4,6 +4,7 @@ import * as orders from './002-orders';
 import * as ledger from './003-ledger';
 import * as work from './004-work';
 import * as settlement from './005-settlement';
+import * as calls from './006-calls';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -14,6 +15,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['003-ledger', ledger],
   ['004-work', work],
   ['005-settlement', settlement],
+  ['006-calls', calls],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -70,6 +70,7 @@ describe('migrations', () => {
       'closings',
       'payments',
       'pickUps',
+      'calls',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

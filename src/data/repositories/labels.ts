@@ -23,6 +23,16 @@ export async function labelJobsOf(db: Database, weighingId: string): Promise<Lab
   return (await db('labelJobs').where({ weighingId }).orderBy('copy')).map(fromRow);
 }
 
+/** The printed first label of each package of a share, by weighing. */
+export async function labelFilesOfShare(db: Database, shareId: string): Promise<Map<string, string>> {
+  const rows: { weighingId: string; file: string }[] = await db('labelJobs')
+    .join('weighings', 'weighings.id', 'labelJobs.weighingId')
+    .where({ 'weighings.shareId': shareId, copy: 1 })
+    .whereNotNull('file')
+    .select('weighingId', 'file');
+  return new Map(rows.map((row) => [row.weighingId, row.file]));
+}
+
 /** Labels that wait for the printer, the oldest first. */
 export async function unprintedJobs(db: Database): Promise<LabelJob[]> {
   return (await db('labelJobs').whereNull('file').orderBy('rowid')).map(fromRow);

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { balancesOfShare } from '@/data/repositories/ledger';
 import { answered, form, house } from '@/core/tests/halfHog';
 import { estimateOf, orderOf } from '../orderBook';
@@ -91,6 +92,26 @@ describe('approving', () => {
     ).toMatchObject({
       reason: 'not-allowed',
     });
+  });
+});
+
+describe('a call', () => {
+  const call = (reached: 'spoken' | 'nobody', said: string, clientId = randomUUID()) =>
+    shop.ask('noteCall', { clientId, shareId, reached, said }, 'counter');
+
+  it('is noted with who called, when, and what was said; once for each press', async () => {
+    const press = randomUUID();
+    await call('spoken', 'Wants the ribs', press);
+    await call('spoken', 'Wants the ribs', press);
+    await call('nobody', '');
+    expect((await shop.get('sheetView', { shareId })).calls).toMatchObject([
+      { reached: 'spoken', said: 'Wants the ribs', actorName: 'counter', at: '2026-11-24 12:00' },
+      { reached: 'nobody', said: '' },
+    ]);
+  });
+
+  it('that reached somebody says what was said', async () => {
+    expect(await call('spoken', '')).toMatchObject({ reason: 'invalid', field: 'said' });
   });
 });
 

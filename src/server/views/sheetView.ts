@@ -6,9 +6,15 @@ import { counted } from '@/core/quantity/counted';
 import { failure, success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { Sheet } from '@/core/sheet/types';
+import { callsOfShare, type Call } from '@/data/repositories/calls';
 import { EVERYONE, defineUseCase } from '../doorway';
 import { id } from '../cases/fields';
-import { billBasis, coldSides, daysHung, orderOf, shareName, sheetInForce } from '../orderBook';
+import { billBasis, coldSides, daysHung, orderOf, shareName, sheetInForce, shopTime } from '../orderBook';
+
+export type NotedCall = Pick<Call, 'id' | 'reached' | 'said' | 'actorName'> & {
+  /** `YYYY-MM-DD HH:MM` in the shop's zone. */
+  readonly at: string;
+};
 
 /** All that the sheet needs to compute by itself, without asking the server again. */
 export type SheetView = {
@@ -27,6 +33,9 @@ export type SheetView = {
   readonly approved: boolean;
   readonly overrideReason: string | null;
   readonly locked: boolean;
+  /** Whom to call about this share. */
+  readonly contact: { readonly name: string; readonly phone: string | null };
+  readonly calls: readonly NotedCall[];
   readonly priceList: PriceList;
   readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
 };
@@ -60,6 +69,14 @@ export const sheetView = defineUseCase<{ shareId: string }, SheetView>({
       approved: order.sheet?.approved ?? false,
       overrideReason: order.sheet?.overrideReason ?? null,
       locked: order.start !== undefined,
+      contact: { name: order.share.contact.name, phone: order.share.contact.phone },
+      calls: (await callsOfShare(house.db, shareId)).map(({ id: callId, reached, said, actorName, at }) => ({
+        id: callId,
+        reached,
+        said,
+        actorName,
+        at: shopTime(order.shop, new Date(at)),
+      })),
       priceList: order.priceList,
       bill: { hot, headSplit, deposit },
     });

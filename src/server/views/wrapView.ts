@@ -3,6 +3,7 @@ import type { ForecastLine, Losses } from '@/core/forecast/types';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import { failure, success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { labelFilesOfShare } from '@/data/repositories/labels';
 import { balancesOfShare } from '@/data/repositories/ledger';
 import type { Weighing } from '@/data/repositories/weighings';
 import { EVERYONE, defineUseCase } from '../doorway';
@@ -22,10 +23,13 @@ export type WrapView = {
   readonly lines: readonly ForecastLine[];
   readonly losses: Losses;
   readonly expectedTub: Weight;
-  readonly weighings: readonly Pick<
+  readonly weighings: readonly (Pick<
     Weighing,
     'id' | 'kind' | 'source' | 'lineKey' | 'cut' | 'net' | 'pieces' | 'serial'
-  >[];
+  > & {
+    /** File of the printed label; null for what has none, or waits for the printer. */
+    readonly label: string | null;
+  })[];
   readonly settledLines: readonly string[];
   readonly cold: Weight;
   /** Still on the block: cold weight less everything weighed so far. */
@@ -45,6 +49,7 @@ export const wrapView = defineUseCase<{ shareId: string }, WrapView>({
     if (!order) return failure('not-found', 'There is no such share.');
     const expected = forecastOf(order);
     const held = await balancesOfShare(house.db, shareId);
+    const labels = await labelFilesOfShare(house.db, shareId);
     const noCold = order.sides.some((side) => !side.cold);
     const whyNotReady = !order.sheet?.approved
       ? 'The sheet is not approved yet.'
@@ -74,6 +79,7 @@ export const wrapView = defineUseCase<{ shareId: string }, WrapView>({
           net,
           pieces,
           serial,
+          label: labels.get(weighingId) ?? null,
         }),
       ),
       settledLines: order.notes.map((note) => note.lineKey),

@@ -1,6 +1,8 @@
 'use client';
 
 import { Checkbox, Input, Segmented } from 'antd';
+import { keepsWords } from '@/core/label/label';
+import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import type { Wrap } from '@/core/sheet/types';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
@@ -16,7 +18,10 @@ export function extrasSummary({ sheet, situation }: SheetState): string {
 
 /** How it is wrapped, what is kept besides the cuts, and the words nobody may miss. */
 export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boolean }) {
-  const { sheet, situation } = state;
+  const { sheet, situation, ground, now } = state;
+  const other: Wrap = sheet.wrap === 'vacuum' ? 'paper' : 'vacuum';
+  const otherwise = evaluate(ground, { ...sheet, wrap: other });
+  const instead = tradeOffSentence(now, otherwise, situation.unit, ground.priceList.sign);
   return (
     <div className={styles.open}>
       <h2>Wrap, extras</h2>
@@ -28,9 +33,7 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
           options={(['vacuum', 'paper'] as const).map((wrap) => ({ value: wrap, label: WRAP_WORDS[wrap] }))}
         />
         <span className="quiet">
-          {sheet.wrap === 'vacuum'
-            ? 'Pork cuts keep 9 to 12 months frozen, grind 3 to 6.'
-            : 'Pork cuts keep 4 to 6 months frozen, grind 2 to 4; no charge for bags.'}
+          {keepsWords(sheet.wrap)} {WRAP_WORDS[other]}: {instead}.
         </span>
       </div>
       {situation.species.poolKeeps.map((keep) => (

@@ -13,6 +13,7 @@ import type { SheetView } from '@/server/views/sheetView';
 import { act } from '../act';
 import { SideMap } from '../SideMap';
 import { Boxes } from './Boxes';
+import { CallLog } from './CallLog';
 import { Questions } from './Questions';
 import styles from './SheetScreen.module.css';
 import { SHEET_KEYS } from './sheetKeys';
@@ -104,6 +105,7 @@ function SheetHeader({ view, state, onQuestion }: HeaderProps) {
       <Questions findings={state.findings} state={state} onOpen={onQuestion} />
       <span className={styles.spacer} />
       <SavedMark saving={state.saving} locked={view.locked} />
+      <CallLog view={view} openQuestions={blockingSentences(state)} />
       {!view.locked && (
         <>
           <Button onClick={() => state.change(keepingWords(state))}>House standard</Button>
@@ -119,6 +121,10 @@ function SheetHeader({ view, state, onQuestion }: HeaderProps) {
       {asking && <ApproveDialog view={view} state={state} open={open} onClose={() => setAsking(false)} />}
     </header>
   );
+}
+
+function blockingSentences({ findings }: SheetState): string[] {
+  return findings.filter((finding) => finding.blocks).map((finding) => finding.sentence);
 }
 
 /** The house's answers; what the customer wrote to the cutter stays. */

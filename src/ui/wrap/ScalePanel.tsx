@@ -102,7 +102,15 @@ export function ScalePanel(props: Props) {
             <li key={weighing.id}>
               <span>{weighing.cut}</span>
               <span className={styles.lastKind}>
-                {weighing.kind === 'package' ? `no. ${weighing.serial}` : weighing.kind}
+                {weighing.label ? (
+                  <a href={`/api/label/${weighing.label}`} target="_blank" rel="noreferrer" tabIndex={-1}>
+                    label {weighing.serial}
+                  </a>
+                ) : weighing.kind === 'package' ? (
+                  `label ${weighing.serial} waits`
+                ) : (
+                  weighing.kind
+                )}
               </span>
               <b>{formatWeight(weighing.net, decimals)}</b>
             </li>

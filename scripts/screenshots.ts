@@ -1,0 +1,91 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { Person } from '../tests/browser/browser';
+import { RunningDemo } from '../tests/browser/runningDemo';
+
+/** `npm run screenshots`: the pictures of docs/screenshots, taken anew from a fresh demo. */
+const FOLDER = 'docs/screenshots';
+const DESK = { width: 1280, height: 800 };
+const FLOOR = { width: 1920, height: 1080 };
+
+async function shoot(person: Person, name: string): Promise<void> {
+  await person.until('fonts', () => person.driver.executeScript('return document.fonts.status === "loaded"'));
+  writeFileSync(join(FOLDER, `${name}.png`), await person.picture());
+}
+
+async function openShare(person: Person, stage: string, name: string, words: string): Promise<void> {
+  await person.open(`/${stage}`);
+  await person.click(name, 'a');
+  await person.sees(words);
+}
+
+async function desk(person: Person): Promise<void> {
+  await person.open('/sign-in');
+  await person.sees('The demo shop');
+  await shoot(person, 'sign-in');
+  await person.signIn('Tove');
+  await person.open('/book');
+  await person.sees('Booked, not on the rail yet');
+  await shoot(person, 'book');
+  await person.open('/hang');
+  await person.sees('On the rail');
+  await shoot(person, 'hang');
+  await openShare(person, 'sheet', 'Ivo Garth', 'one of them');
+  await shoot(person, 'sheet');
+  await openShare(person, 'sheet', 'Sunniva Holt', 'take-home');
+  await person.click('Breakfast sausage', 'section button');
+  await person.sees('least regret first');
+  await shoot(person, 'sausage-budget');
+  await openShare(person, 'reconcile', 'Marit Fallow', 'Asked against packed');
+  await person.find('svg text');
+  await shoot(person, 'reconcile');
+  await openShare(person, 'settle', 'Corwin Aske', 'to pay');
+  await shoot(person, 'settle');
+}
+
+async function statement(person: Person, demo: RunningDemo): Promise<void> {
+  const link = await person.findWords('Statement for the household', 'a');
+  const path = new URL((await link.getAttribute('href'))!).pathname;
+  const cookies = await person.driver.manage().getCookies();
+  const cookie = cookies.map(({ name, value }) => `${name}=${value}`).join('; ');
+  const response = await fetch(`${demo.address}${path}`, { headers: { cookie } });
+  const pdf = join(demo.data, 'statement.pdf');
+  writeFileSync(pdf, new Uint8Array(await response.arrayBuffer()));
+  const target = join(FOLDER, 'statement');
+  const drawn = spawnSync('pdftoppm', ['-png', '-singlefile', '-r', '80', pdf, target]);
+  if (drawn.status !== 0)
+    process.stderr.write('pdftoppm (poppler-utils) is missing: no picture of the statement.\n');
+}
+
+async function floor(demo: RunningDemo): Promise<void> {
+  const person = await Person.arrive(demo.address, FLOOR);
+  await person.signIn('Sunna');
+  await openShare(person, 'wrap', 'Jory Penhale', 'From the block');
+  await person.keys('8');
+  await demo.put(3.31);
+  await person.find('b[data-state="steady"]');
+  await shoot(person, 'wrap');
+  await person.resize({ width: 800, height: 600 });
+  const [label] = readdirSync(join(demo.data, 'labels')).sort();
+  await person.open(`/api/label/${label}`);
+  await shoot(person, 'label');
+  await person.leave();
+  const hand = await Person.arrive(demo.scaleAddress, { width: 620, height: 600 });
+  await hand.open('/');
+  await hand.sees('3.31');
+  await shoot(hand, 'scale-panel');
+  await hand.leave();
+}
+
+mkdirSync(FOLDER, { recursive: true });
+const demo = await RunningDemo.start();
+try {
+  const person = await Person.arrive(demo.address, DESK);
+  await desk(person);
+  await statement(person, demo);
+  await person.leave();
+  await floor(demo);
+} finally {
+  await demo.stop();
+}

@@ -1,0 +1,164 @@
+import { readFileSync } from 'node:fs';
+import { Person } from './browser';
+import { RunningDemo } from './runningDemo';
+
+jest.setTimeout(180_000);
+
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+
+let demo: RunningDemo;
+let tove: Person;
+
+beforeAll(async () => {
+  demo = await RunningDemo.start('kg');
+  tove = await Person.arrive(demo.address);
+});
+afterAll(async () => {
+  await tove?.leave();
+  await demo?.stop();
+});
+
+type Violation = { id: string; nodes: { target: string[]; failureSummary: string }[] };
+
+/** What stands between this page and a person who cannot see or point well. */
+async function violations(): Promise<string[]> {
+  await tove.driver.executeScript(AXE);
+  const found = await tove.driver.executeAsyncScript<Violation[]>(
+    `const done = arguments[arguments.length - 1];
+     axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] }).then((result) => done(result.violations));`,
+  );
+  return found.flatMap(({ id, nodes }) =>
+    nodes.map((node) => `${id}: ${node.target.join(' ')}: ${node.failureSummary}`),
+  );
+}
+
+/** Whether the page is wider than the window. */
+function overflows(): Promise<boolean> {
+  return tove.driver.executeScript('return document.documentElement.scrollWidth > window.innerWidth + 1');
+}
+
+describe('every screen can be used by everybody', () => {
+  it('sign-in', async () => {
+    await tove.open('/sign-in');
+    await tove.sees('The demo shop');
+    expect(await violations()).toEqual([]);
+    await tove.signIn('Tove');
+  });
+
+  it.each(['/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle'])('%s', async (page) => {
+    await tove.open(page);
+    await tove.find('main h1');
+    expect(await violations()).toEqual([]);
+  });
+
+  it.each([
+    ['/sheet', 'Ivo Garth', 'take-home'],
+    ['/reconcile', 'Hesper Lund', 'unaccounted'],
+    ['/settle', 'Corwin Aske', 'to pay'],
+    ['/wrap', 'Jory Penhale', 'From the block'],
+    ['/wrap', 'Anneke Storr', 'Take to the block'],
+  ])('%s of %s', async (page, name, words) => {
+    await tove.open(page);
+    await tove.click(name, 'a');
+    await tove.sees(words);
+    expect(await violations()).toEqual([]);
+  });
+});
+
+describe('on a small phone', () => {
+  beforeAll(() => tove.resize({ width: 390, height: 844 }));
+  afterAll(() => tove.resize({ width: 1280, height: 800 }));
+
+  it.each(['/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle'])('%s fits', async (page) => {
+    await tove.open(page);
+    await tove.find('main h1');
+    expect(await overflows()).toBe(false);
+  });
+
+  it.each([
+    ['/sheet', 'Ivo Garth', 'take-home'],
+    ['/reconcile', 'Hesper Lund', 'unaccounted'],
+    ['/settle', 'Corwin Aske', 'to pay'],
+    ['/wrap', 'Jory Penhale', 'From the block'],
+  ])('%s of %s fits', async (page, name, words) => {
+    await tove.open(page);
+    await tove.click(name, 'a');
+    await tove.sees(words);
+    expect(await overflows()).toBe(false);
+  });
+});
+
+describe('the demo in kilograms', () => {
+  it('says kilograms on every screen', async () => {
+    await tove.open('/sheet');
+    await tove.click('Ivo Garth', 'a');
+    await tove.sees(/\d\.\d\d kg expected cold/, 'footer');
+    await tove.open('/wrap');
+    await tove.click('Jory Penhale', 'a');
+    await demo.put(1.2);
+    await tove.sees(/1\.200\s*kg/, 'section[aria-label="Scale"]');
+    await demo.put(0);
+  });
+});
+
+describe('who may not', () => {
+  it('sees the refusal, and nothing changes', async () => {
+    const sunna = await Person.arrive(demo.address);
+    await sunna.signIn('Sunna');
+    await sunna.open('/book');
+    await sunna.type('#tag', 'H999');
+    await sunna.click('Book it in');
+    await sunna.sees('This is not for the wrapper', '[role="alert"]');
+    await sunna.leave();
+  });
+
+  it('rests after five wrong secrets', async () => {
+    const guesser = await Person.arrive(demo.address);
+    await guesser.open('/sign-in');
+    await guesser.type('#name', 'Aslak');
+    for (let tries = 0; tries < 6; tries += 1) {
+      await guesser.type('#secret', `guess ${tries}`);
+      await guesser.clickOn('button[type="submit"]');
+      await guesser.find('button[type="submit"]:not(.ant-btn-loading)');
+    }
+    await guesser.sees('Too many wrong tries', '[role="alert"]');
+    await guesser.leave();
+  });
+
+  it('gets security headers with every page, and nothing without a session', async () => {
+    const response = await fetch(`${demo.address}/sign-in`);
+    expect(response.headers.get('content-security-policy')).toContain("default-src 'self'");
+    expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+    const refused = await fetch(`${demo.address}/api/act/railView`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: '{}',
+    });
+    expect([refused.status, (await refused.json()).reason]).toEqual([401, 'not-signed-in']);
+    const foreign = await fetch(`${demo.address}/api/sign-in`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: 'http://elsewhere.example' },
+      body: '{}',
+    });
+    expect(foreign.status).toBe(403);
+    expect(await (await fetch(`${demo.address}/api/health`)).json()).toEqual({ ok: true });
+  });
+});
+
+describe('two windows', () => {
+  it('a sheet changed in the other window is not overwritten', async () => {
+    const other = await Person.arrive(demo.address);
+    await other.signIn('Maren');
+    for (const person of [tove, other]) {
+      await person.open('/sheet');
+      await person.click('Perran Vane', 'a');
+      await person.sees('take-home');
+    }
+    await tove.click('House standard');
+    await tove.sees('all saved', 'header');
+    await other.click('House standard');
+    await other.keys('1');
+    await other.sees('changed in another window', 'header');
+    await other.leave();
+  });
+});
