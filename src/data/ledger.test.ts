@@ -26,6 +26,16 @@ const entry = (id: string = randomUUID()) => ({
 const share = { kind: 'share', owner: 's1' } as const;
 const bone = { kind: 'bone', owner: 's1' } as const;
 
+/** What the database says when it refuses; fails when it does not. */
+async function refusal(asked: PromiseLike<unknown>): Promise<string> {
+  try {
+    await asked;
+  } catch (error) {
+    return (error as { message: string }).message;
+  }
+  throw new Error('The database took it.');
+}
+
 describe('the ledger in the database', () => {
   it('holds what was posted', async () => {
     await writeTransaction(db, entry(), move({ kind: 'side', owner: 'a' }, share, 91_000 as Weight));
@@ -56,7 +66,7 @@ describe('the ledger in the database', () => {
     const there = entry();
     await writeTransaction(db, there, move(share, bone, 5_000 as Weight));
     await reverseTransaction(db, { ...entry(), reversesId: there.id });
-    await expect(reverseTransaction(db, { ...entry(), reversesId: there.id })).rejects.toThrow(/UNIQUE/);
+    expect(await refusal(reverseTransaction(db, { ...entry(), reversesId: there.id }))).toMatch(/UNIQUE/);
   });
 
   it('is refused by the core when it does not balance', async () => {
@@ -78,39 +88,37 @@ describe('whoever writes past the core', () => {
   });
 
   it('cannot seal postings that do not add up', async () => {
-    await expect(
-      db.transaction(async (trx) => {
-        await trx('ledgerPostings').insert([posting('t', -3), posting('t', 2)]);
-        await trx('ledgerTransactions').insert(entry('t'));
-      }),
-    ).rejects.toThrow('must add up to zero');
+    const crooked = db.transaction(async (trx) => {
+      await trx('ledgerPostings').insert([posting('t', -3), posting('t', 2)]);
+      await trx('ledgerTransactions').insert(entry('t'));
+    });
+    expect(await refusal(crooked)).toContain('must add up to zero');
     expect(await db('ledgerPostings')).toEqual([]);
   });
 
   it('cannot write a transaction of nothing', async () => {
-    await expect(db('ledgerTransactions').insert(entry('t'))).rejects.toThrow('must add up to zero');
+    expect(await refusal(db('ledgerTransactions').insert(entry('t')))).toContain('must add up to zero');
   });
 
   it('cannot leave postings unsealed', async () => {
-    await expect(db('ledgerPostings').insert([posting('t', 2), posting('t', -2)])).rejects.toThrow(
-      /FOREIGN KEY/,
-    );
+    const unsealed = db('ledgerPostings').insert([posting('t', 2), posting('t', -2)]);
+    expect(await refusal(unsealed)).toContain('FOREIGN KEY');
   });
 
   it('cannot add to a sealed transaction', async () => {
     const sealed = entry();
     await writeTransaction(db, sealed, move(share, bone, 5 as Weight));
-    await expect(db('ledgerPostings').insert(posting(sealed.id, 7))).rejects.toThrow('is sealed');
+    expect(await refusal(db('ledgerPostings').insert(posting(sealed.id, 7)))).toContain('is sealed');
   });
 
   it.each([0, 1.5, 'much'])('cannot post %p', async (weight) => {
-    await expect(db('ledgerPostings').insert(posting('t', weight))).rejects.toThrow(/CHECK/);
+    expect(await refusal(db('ledgerPostings').insert(posting('t', weight)))).toMatch(/CHECK/);
   });
 
   it.each(['ledgerPostings', 'ledgerTransactions'])('cannot change or remove from %s', async (table) => {
     await writeTransaction(db, entry(), move(share, bone, 5 as Weight));
-    await expect(db(table).update({ kind: 'fat' })).rejects.toThrow('append-only');
-    await expect(db(table).delete()).rejects.toThrow('append-only');
+    expect(await refusal(db(table).update({ kind: 'fat' }))).toContain('append-only');
+    expect(await refusal(db(table).delete())).toContain('append-only');
   });
 });
 
