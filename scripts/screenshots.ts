@@ -34,7 +34,7 @@ async function desk(person: Person): Promise<void> {
   await openShare(person, 'sheet', 'Ivo Garth', 'one of them');
   await shoot(person, 'sheet');
   await openShare(person, 'sheet', 'Sunniva Holt', 'take-home');
-  await person.click('Breakfast sausage', 'section button');
+  await person.openZone('Grind');
   await person.sees('least regret first');
   await shoot(person, 'sausage-budget');
   await openShare(person, 'reconcile', 'Marit Fallow', 'Asked against packed');

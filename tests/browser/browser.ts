@@ -190,6 +190,19 @@ export class Person {
     );
   }
 
+  /** Opens a zone of a sheet by its title, wherever it is in the list. */
+  async openZone(title: string): Promise<void> {
+    await this.until(`${title} to be open`, () =>
+      this.driver.executeScript<boolean>(
+        `const zones = document.querySelector('section[aria-label^="Decisions"]');
+         const rows = [...zones.querySelectorAll('button > b:first-child')];
+         rows.find((row) => row.textContent === arguments[0])?.parentElement.click();
+         return zones.querySelector('h2')?.textContent.startsWith(arguments[0]) ?? false;`,
+        title,
+      ),
+    );
+  }
+
   async picture(): Promise<Buffer> {
     return Buffer.from(await this.driver.takeScreenshot(), 'base64');
   }

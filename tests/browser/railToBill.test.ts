@@ -50,19 +50,6 @@ async function moved(before: number): Promise<number> {
   });
 }
 
-/** Opens a zone of the sheet by its title, wherever it is in the list. */
-async function openZone(title: string): Promise<void> {
-  await tove.until(`${title} to be open`, () =>
-    tove.driver.executeScript<boolean>(
-      `const zones = document.querySelector('section[aria-label^="Decisions"]');
-       const rows = [...zones.querySelectorAll('button > b:first-child')];
-       rows.find((row) => row.textContent === arguments[0])?.parentElement.click();
-       return zones.querySelector('h2')?.textContent.startsWith(arguments[0]) ?? false;`,
-      title,
-    ),
-  );
-}
-
 describe('step 1, book', () => {
   step('the counter signs in and finds the rail', async () => {
     await tove.open('/book');
@@ -151,7 +138,7 @@ describe('step 3, sheet', () => {
 
   step('the figures move with the choice, and the bar keeps adding up', async () => {
     const before = await takeHome();
-    await openZone('Picnic');
+    await tove.openZone('Picnic');
     await tove.click('Picnic roast, bone-in');
     await moved(before);
     const parts = await tove.all('footer li b');
@@ -163,7 +150,7 @@ describe('step 3, sheet', () => {
   });
 
   step('a choice that excludes another says so, with the weight and the money of both', async () => {
-    await openZone('Back ribs');
+    await tove.openZone('Back ribs');
     await tove.click('Back ribs kept');
     await tove.sees('1 question', 'header');
     const clash = await tove.sees('one of them', '[role="alert"]');
@@ -173,7 +160,7 @@ describe('step 3, sheet', () => {
   });
 
   step('says thickness as people do, and refuses nonsense in the field', async () => {
-    await openZone('Center loin');
+    await tove.openZone('Center loin');
     const field =
       'section[aria-label^="Decisions"] input[type="text"], section[aria-label^="Decisions"] label input:not([role])';
     await tove.type(field, 'chunky');
@@ -185,7 +172,7 @@ describe('step 3, sheet', () => {
   });
 
   step('one zone in several forms, the last takes the rest', async () => {
-    await openZone('Butt');
+    await tove.openZone('Butt');
     await tove.click('part of it otherwise');
     await tove.sees('the rest:', 'section[aria-label^="Decisions"]');
     await tove.sees('Butt roast', 'aside:last-of-type table');
@@ -194,7 +181,7 @@ describe('step 3, sheet', () => {
   step(
     'the sausage budget shows what there is, what a batch needs and what each sacrifice adds',
     async () => {
-      await openZone('Grind');
+      await tove.openZone('Grind');
       const budget = await tove.sees('least regret first');
       expect(budget).toContain('A batch of seasoned sausage starts at 15.0 lb');
       expect(budget).toMatch(/Fore hock\s+\+0\.\d/);
@@ -218,7 +205,7 @@ describe('step 3, sheet', () => {
   });
 
   step('reaches the floor when nothing is open', async () => {
-    await openZone('Tenderloin');
+    await tove.openZone('Tenderloin');
     await tove.click('Tenderloin, whole');
     await tove.sees(/complete|remark/, 'header');
     await tove.sees('all saved', 'header');

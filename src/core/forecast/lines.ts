@@ -25,19 +25,6 @@ export type DraftLine = {
   readonly labelWords: readonly string[];
 };
 
-/** What each kind of cure is charged for. */
-const CURE_CHARGES: Readonly<Record<string, readonly string[]>> = {
-  cured: ['curing', 'smoking'],
-  natural: ['natural-curing', 'smoking'],
-  none: ['smoking'],
-  dry: ['dry-curing'],
-};
-
-const CURE_WORDS: Readonly<Record<string, readonly string[]>> = {
-  natural: ['Cured with a natural source of nitrite.'],
-  none: ['No nitrite added. Keep frozen.'],
-};
-
 export function draftLine(input: {
   situation: Situation;
   block: SideOnTheBlock;
@@ -50,6 +37,7 @@ export function draftLine(input: {
   const { params } = holding.form.form;
   const cure = cureChosen(product, params);
   const { packs } = product;
+  const { cures } = situation.species;
   const context = {
     species: situation.species,
     cells: block.cells,
@@ -70,8 +58,8 @@ export function draftLine(input: {
     packWeight: packs.kind === 'weight' ? weightParam(params, packs.param) : null,
     thicknessIn: product.pieces.kind === 'slices' ? numberParam(params, product.pieces.thickness, 1) : null,
     cure: cure ?? null,
-    charges: [...product.charges, ...(cure ? [...CURE_CHARGES[cure]!, ...product.cure!.charges] : [])],
-    labelWords: cure ? [...product.cure!.labelWords, ...(CURE_WORDS[cure] ?? [])] : [],
+    charges: cure ? [...product.charges, ...cures[cure]!.charges, ...product.cure!.charges] : product.charges,
+    labelWords: cure ? [...cures[cure]!.labelWords, ...product.cure!.labelWords] : [],
   };
 }
 

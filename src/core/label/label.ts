@@ -77,7 +77,7 @@ export function labelFor(facts: LabelFacts): Result<Label, LabelProblem> {
     lines: [
       `${facts.speciesName} ${facts.tag}, ${facts.shareLabel}, ${facts.farm}`,
       `Owner: ${facts.owner}`,
-      `Packed ${facts.packedOn}  Keep frozen, best by ${facts.keepUntil}`,
+      `Packed ${facts.packedOn}. Keep frozen, best by ${facts.keepUntil}.`,
       ...facts.words,
       ...(inspected
         ? [

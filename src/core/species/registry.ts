@@ -1,4 +1,5 @@
 import hogAtlas from '#species/hog/atlas.json';
+import hogCures from '#species/hog/cures.json';
 import hogDecisions from '#species/hog/decisions.json';
 import hogGrind from '#species/hog/grind.json';
 import hogSideMap from '#species/hog/side-map.json';
@@ -11,7 +12,7 @@ function assemble(...parts: object[]): Species {
 }
 
 const SPECIES: readonly Species[] = [
-  assemble(hogFacts, { atlas: hogAtlas }, hogDecisions, hogGrind, { sideMap: hogSideMap }),
+  assemble(hogFacts, { atlas: hogAtlas }, hogDecisions, hogGrind, hogCures, { sideMap: hogSideMap }),
 ];
 
 /** Every species the app ships with, in the order the shop lists them. */

@@ -53,6 +53,7 @@ describe('species data that is wrong', () => {
     ['a zone that is not drawn', 'decisions.0.zone', 'wing', 'no zone "wing"'],
     ['an option without its parameter', 'decisions.0.options.0.params', undefined, 'no parameter cure'],
     ['a sacrifice of nothing', 'grind.sacrifices.0.option', 'x', 'sacrifice fore-hock'],
+    ['a cure that nobody makes', 'cures', {}, 'no cure cured'],
     ['a zone without its edge', 'sideMap.edges.hamB', undefined, 'no edge'],
   ])('%s is named', (_, path, value, problem) => {
     expect(speciesProblems(hogWith(path, value)).join('\n')).toContain(problem);

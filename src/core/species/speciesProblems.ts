@@ -87,7 +87,18 @@ function productProblems(species: Species, option: Option, product: Product): st
     ...paramsRead(product)
       .filter((id) => !params.has(id))
       .map((id) => `no parameter ${id}`),
+    ...curesOffered(option, product)
+      .filter((id) => !(id in species.cures))
+      .map((id) => `no cure ${id}`),
   ];
+}
+
+/** Every cure that an answer can ask of a product. */
+function curesOffered(option: Option, { cure }: Product): string[] {
+  if (!cure) return [];
+  if (cure.param === undefined) return [cure.method ?? 'cured'];
+  const asked = option.params?.find((param) => param.id === cure.param);
+  return asked?.kind === 'choice' ? Object.keys(asked.options).filter((id) => id !== 'fresh') : [];
 }
 
 function referenceProblems(species: Species): string[] {

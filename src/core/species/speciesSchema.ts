@@ -252,6 +252,15 @@ export const speciesSchema = Joi.object<Species>({
   }).required(),
   grind: grind.required(),
   recipes: Joi.array().items(recipe).unique('id').min(1).required(),
+  cures: Joi.object()
+    .pattern(
+      id,
+      Joi.object({
+        charges: Joi.array().items(id).required(),
+        labelWords: Joi.array().items(words).min(1).required(),
+      }),
+    )
+    .required(),
   shrink: Joi.array()
     .items(
       Joi.object({

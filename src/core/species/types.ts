@@ -258,6 +258,9 @@ export type Recipe = {
 export const GRIND_FORMS = ['bulk', 'patties', 'links'] as const;
 export type GrindForm = (typeof GRIND_FORMS)[number];
 
+/** A way of curing: what it is charged for, and what the label must say of it, ingredients first. */
+export type Cure = { readonly charges: readonly string[]; readonly labelWords: readonly string[] };
+
 export type ShrinkCurve = {
   readonly covering: string;
   /** Shares of what is left: the first 24 hours, each of days 2 to 7, each day after. */
@@ -298,6 +301,7 @@ export type Species = {
   };
   readonly grind: GrindRules;
   readonly recipes: readonly Recipe[];
+  readonly cures: Readonly<Record<string, Cure>>;
   readonly shrink: readonly ShrinkCurve[];
   readonly hang: { readonly targetDays: number; readonly longestDays: number };
   readonly sideMap: SideMap;

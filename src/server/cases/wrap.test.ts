@@ -132,7 +132,9 @@ describe('tub, cure and barrels', () => {
       expect.arrayContaining([{ kind: 'cure', owner: `${shareId}/belly.0.0`, weight: 9_380 }]),
     );
     expect(shop.printed.at(-1)!.label.cut).toBe('Bacon, smoked, sliced');
-    expect(shop.printed.at(-1)!.label.lines.join(' ')).toMatch(/cook before eating/i);
+    const words = shop.printed.at(-1)!.label.lines.join(' ');
+    expect(words).toMatch(/cook before eating/i);
+    expect(words).toContain('Ingredients: pork, water, salt, sugar, sodium nitrite.');
   });
 
   it('bone, fat, skin and glands have barrels of their own and no label', async () => {

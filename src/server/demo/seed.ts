@@ -260,11 +260,11 @@ async function packFinished(bench: Bench): Promise<void> {
     const share = line.packaged / (line.packaged + line.cureLoss);
     await packLine(bench, line, 'cure', green.net * share);
   }
-  const first = forecastOf(order).lines.find((line) => line.destination === 'steaks');
-  if (!first) return;
-  const note = 'Two chops more than asked: the loin was long.';
+  const loin = forecastOf(order).lines.find((line) => line.decision === 'center-loin');
+  if (!loin) return;
+  const note = 'The last chop is thinner than asked: the loin ended there.';
   const { demo, shareId } = bench;
-  await demo.ask(noteLine, { clientId: steadyId(`note ${shareId}`), shareId, lineKey: first.key, note });
+  await demo.ask(noteLine, { clientId: steadyId(`note ${shareId}`), shareId, lineKey: loin.key, note });
 }
 
 async function settleUp({ demo, shareId }: Bench): Promise<void> {

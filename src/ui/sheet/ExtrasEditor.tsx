@@ -5,6 +5,7 @@ import { keepsWords } from '@/core/label/label';
 import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import type { Wrap } from '@/core/sheet/types';
 import styles from './SheetScreen.module.css';
+import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
 const WRAP_WORDS: Record<Wrap, string> = { vacuum: 'vacuum bag', paper: 'film and paper' };
@@ -22,8 +23,9 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
   const other: Wrap = sheet.wrap === 'vacuum' ? 'paper' : 'vacuum';
   const otherwise = evaluate(ground, { ...sheet, wrap: other });
   const instead = tradeOffSentence(now, otherwise, situation.unit, ground.priceList.sign);
+  const box = useScrolledIntoView('extras');
   return (
-    <div className={styles.open}>
+    <div className={styles.open} ref={box}>
       <h2>Wrap, extras</h2>
       <div className={styles.form}>
         <Segmented

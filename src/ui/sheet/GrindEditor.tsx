@@ -10,6 +10,7 @@ import { grindWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/views/sheetView';
 import { WorkingOf } from '../WorkingOf';
 import styles from './SheetScreen.module.css';
+import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
 type Props = { state: SheetState; view: SheetView };
@@ -29,8 +30,9 @@ export function GrindEditor({ state, view }: Props) {
     change({ lines: grind.lines.map((each, at) => (at === index ? line : each)) });
   const show = (w: Weight) => `${formatWeight(w, 1)} ${unit}`;
   const trouble = state.findings.filter((finding) => finding.decision === 'grind');
+  const box = useScrolledIntoView('grind');
   return (
-    <div className={styles.open}>
+    <div className={styles.open} ref={box}>
       <div className={styles.openHead}>
         <h2>Grind and sausage</h2>
         <WorkingOf working={grindWorking(now.forecast, species, unit)}>

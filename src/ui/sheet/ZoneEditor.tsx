@@ -1,7 +1,7 @@
 'use client';
 
 import { Segmented } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import { formOf, withAnswer } from '@/core/sheet/houseSheet';
@@ -15,6 +15,7 @@ import { FormRows } from './FormRows';
 import { ClashChoice } from './Questions';
 import { SHEET_KEYS } from './sheetKeys';
 import styles from './SheetScreen.module.css';
+import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
 type Props = { decision: Decision; state: SheetState; view: SheetView };
@@ -47,10 +48,7 @@ export function ZoneEditor({ decision, state, view }: Props) {
     },
     SHEET_KEYS,
   );
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    void box.current?.scrollIntoView({ block: 'nearest' });
-  }, [decision.id]);
+  const box = useScrolledIntoView(decision.id);
   return (
     <div className={styles.open} ref={box}>
       <div className={styles.openHead}>
