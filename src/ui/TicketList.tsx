@@ -1,13 +1,14 @@
 import Link from 'next/link';
 import type { Stage } from '@/core/order/stage';
 import type { Ticket } from '@/server/views/rail';
-import { pageOf } from './stages';
+import { pageOf, STAGE_LISTS } from './stages';
 import styles from './TicketList.module.css';
 
-type Props = { stage: Stage; title: string; empty: string; tickets: readonly Ticket[] };
+type Props = { stage: Stage; tickets: readonly Ticket[] };
 
 /** The tickets that hang at one stage, and below them those that have gone home, where that is of use. */
-export function TicketList({ stage, title, empty, tickets }: Props) {
+export function TicketList({ stage, tickets }: Props) {
+  const { title, empty } = STAGE_LISTS[stage]!;
   const here = tickets.filter((ticket) => ticket.stage === stage);
   const gone = stage === 'settle' ? tickets.filter((ticket) => ticket.stage === null) : [];
   return (

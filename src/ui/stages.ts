@@ -10,6 +10,22 @@ export const STAGE_WORDS: Readonly<Record<Stage, { readonly word: string; readon
   settle: { word: 'Settle', key: 't' },
 };
 
+/** Heading and empty words of the stages that are lists of shares. */
+export const STAGE_LISTS: Readonly<
+  Partial<Record<Stage, { readonly title: string; readonly empty: string }>>
+> = {
+  sheet: { title: 'Sheets', empty: 'No share waits for its sheet.' },
+  wrap: {
+    title: 'Wrap table',
+    empty: 'Nothing is ready for the block. A share comes here with an approved sheet and a cold weight.',
+  },
+  reconcile: {
+    title: 'To reconcile',
+    empty: 'Nothing waits to be reconciled. A share comes here when its last cut is packed.',
+  },
+  settle: { title: 'To settle', empty: 'Nothing waits to be paid or picked up.' },
+};
+
 /** Where a share is worked on at a stage; shares that are only hung have no page of their own. */
 export function pageOf(stage: Stage | null, shareId: string): string {
   switch (stage) {

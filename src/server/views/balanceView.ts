@@ -1,21 +1,16 @@
-import Joi from 'joi';
 import { differences, type Bill, type BillDifference } from '@/core/charges/bill';
-import { failure, success } from '@/core/quantity/result';
 import type { Cents } from '@/core/quantity/money';
 import { inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Reconciliation } from '@/core/reconcile/reconcile';
 import type { ForecastLine } from '@/core/forecast/types';
 import { type Payment, type PickUp } from '@/data/repositories/settlement';
 import { voidsOfShare, type VoidedWeighing } from '@/data/repositories/weighings';
-import { EVERYONE, defineUseCase } from '../doorway';
-import { id } from '../cases/fields';
 import {
   estimateOf,
   finalBill,
   forecastOf,
   hotWeight,
   isPacked,
-  orderOf,
   orderStage,
   paidOf,
   reconciliationOf,
@@ -23,6 +18,7 @@ import {
   shareName,
   type Order,
 } from '../orderBook';
+import { defineShareView } from './shareView';
 
 export type BalanceView = {
   readonly shareId: string;
@@ -44,29 +40,22 @@ function aboutOf(order: Order): string {
 }
 
 /** Where the weight of a share went, and how the packs compare with the sheet. */
-export const balanceView = defineUseCase<{ shareId: string }, BalanceView>({
-  name: 'balanceView',
-  roles: EVERYONE,
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const order = await orderOf(house.db, shareId);
-    if (!order) return failure('not-found', 'There is no such share.');
-    return success({
-      shareId,
-      name: shareName(order),
-      about: aboutOf(order),
-      unit: order.shop.unit,
-      stage: orderStage(order),
-      hot: hotWeight(order),
-      reconciliation: await reconciliationOf(house.db, order),
-      expectedLines: forecastOf(order).lines,
-      notes: order.notes.map(({ lineKey, note }) => ({ lineKey, note })),
-      voids: await voidsOfShare(house.db, shareId),
-      packed: isPacked(order),
-      closing: order.closing ? { note: order.closing.note, at: order.closing.at } : null,
-    });
-  },
+export const balanceView = defineShareView<BalanceView>('balanceView', async (house, order) => {
+  const shareId = order.share.id;
+  return {
+    shareId,
+    name: shareName(order),
+    about: aboutOf(order),
+    unit: order.shop.unit,
+    stage: orderStage(order),
+    hot: hotWeight(order),
+    reconciliation: await reconciliationOf(house.db, order),
+    expectedLines: forecastOf(order).lines,
+    notes: order.notes.map(({ lineKey, note }) => ({ lineKey, note })),
+    voids: await voidsOfShare(house.db, shareId),
+    packed: isPacked(order),
+    closing: order.closing ? { note: order.closing.note, at: order.closing.at } : null,
+  };
 });
 
 /** One kind of pack in the boxes, for the statement. */
@@ -105,49 +94,42 @@ export type SettleView = {
 };
 
 /** The bill beside its estimate, what was paid, and what the statement says. */
-export const settleView = defineUseCase<{ shareId: string }, SettleView>({
-  name: 'settleView',
-  roles: EVERYONE,
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const order = await orderOf(house.db, shareId);
-    if (!order) return failure('not-found', 'There is no such share.');
-    const estimate = order.start?.estimate ?? estimateOf(order);
-    const bill = order.closing?.bill ?? (order.start ? finalBill(order) : estimate);
-    const reconciliation = await reconciliationOf(house.db, order);
-    const paid = paidOf(order);
-    const cutOf = (key: string) => reconciliation.lines.find((line) => line.lineKey === key)?.cut ?? key;
-    return success({
-      shareId,
-      name: shareName(order),
-      about: aboutOf(order),
-      shopName: order.shop.name,
-      unit: order.shop.unit,
-      sign: order.priceList.sign,
-      priceList: `${order.priceList.name}, in force from ${order.priceList.effectiveFrom}`,
-      stage: orderStage(order),
-      inspection: order.animal.inspection,
-      people: {
-        owner: order.share.owner.name,
-        payer: order.share.payer.name,
-        contact: order.share.contact.name,
-      },
-      hot: hotWeight(order),
-      reconciliation,
-      packs: packsOf(reconciliation),
-      estimate,
-      bill,
-      final: order.closing !== undefined,
-      differences: differences(estimate, bill),
-      payments: order.payments,
-      paid,
-      due: (bill.due - paid) as Cents,
-      pickUp: order.pickUp ?? null,
-      notes: order.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note })),
-      wrap: sheetInForce(order).wrap,
-    });
-  },
+export const settleView = defineShareView<SettleView>('settleView', async (house, order) => {
+  const shareId = order.share.id;
+  const estimate = order.start?.estimate ?? estimateOf(order);
+  const bill = order.closing?.bill ?? (order.start ? finalBill(order) : estimate);
+  const reconciliation = await reconciliationOf(house.db, order);
+  const paid = paidOf(order);
+  const cutOf = (key: string) => reconciliation.lines.find((line) => line.lineKey === key)?.cut ?? key;
+  return {
+    shareId,
+    name: shareName(order),
+    about: aboutOf(order),
+    shopName: order.shop.name,
+    unit: order.shop.unit,
+    sign: order.priceList.sign,
+    priceList: `${order.priceList.name}, in force from ${order.priceList.effectiveFrom}`,
+    stage: orderStage(order),
+    inspection: order.animal.inspection,
+    people: {
+      owner: order.share.owner.name,
+      payer: order.share.payer.name,
+      contact: order.share.contact.name,
+    },
+    hot: hotWeight(order),
+    reconciliation,
+    packs: packsOf(reconciliation),
+    estimate,
+    bill,
+    final: order.closing !== undefined,
+    differences: differences(estimate, bill),
+    payments: order.payments,
+    paid,
+    due: (bill.due - paid) as Cents,
+    pickUp: order.pickUp ?? null,
+    notes: order.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note })),
+    wrap: sheetInForce(order).wrap,
+  };
 });
 
 function packsOf({ lines }: Reconciliation): PackedCut[] {

@@ -1,15 +1,12 @@
-import Joi from 'joi';
 import type { BillBasis } from '@/core/charges/bill';
 import type { PriceList } from '@/core/charges/priceList';
 import type { WeightBasis } from '@/core/hang/sideToCut';
 import { counted } from '@/core/quantity/counted';
-import { failure, success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { Sheet } from '@/core/sheet/types';
 import { callsOfShare, type Call } from '@/data/repositories/calls';
-import { EVERYONE, defineUseCase } from '../doorway';
-import { id } from '../cases/fields';
-import { billBasis, coldSides, daysHung, orderOf, shareName, sheetInForce, shopTime } from '../orderBook';
+import { billBasis, coldSides, daysHung, shareName, sheetInForce, shopTime } from '../orderBook';
+import { defineShareView } from './shareView';
 
 export type NotedCall = Pick<Call, 'id' | 'reached' | 'said' | 'actorName'> & {
   /** `YYYY-MM-DD HH:MM` in the shop's zone. */
@@ -40,45 +37,37 @@ export type SheetView = {
   readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
 };
 
-export const sheetView = defineUseCase<{ shareId: string }, SheetView>({
-  name: 'sheetView',
-  roles: EVERYONE,
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const order = await orderOf(house.db, shareId);
-    if (!order)
-      return failure('not-found', 'There is no such share. It may have been booked in another shop.');
-    const { weights, basis } = coldSides(order);
-    const { hot, headSplit, deposit } = billBasis(order, weights[0]!, []);
-    const { species, unit, sides, addOns, tools } = order.situation;
-    const hung = counted(daysHung(order, house.now), 'day');
-    return success({
-      shareId,
-      name: shareName(order),
-      about: `${species.name.toLowerCase()} ${order.animal.tag} from ${order.animal.farm.name}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
-      species: species.id,
-      unit,
-      sides,
-      addOns,
-      tools,
-      coldSides: weights,
-      weightBasis: basis,
-      sheet: sheetInForce(order),
-      version: order.sheet?.version ?? 0,
-      approved: order.sheet?.approved ?? false,
-      overrideReason: order.sheet?.overrideReason ?? null,
-      locked: order.start !== undefined,
-      contact: { name: order.share.contact.name, phone: order.share.contact.phone },
-      calls: (await callsOfShare(house.db, shareId)).map(({ id: callId, reached, said, actorName, at }) => ({
-        id: callId,
-        reached,
-        said,
-        actorName,
-        at: shopTime(order.shop, new Date(at)),
-      })),
-      priceList: order.priceList,
-      bill: { hot, headSplit, deposit },
-    });
-  },
+export const sheetView = defineShareView<SheetView>('sheetView', async (house, order) => {
+  const shareId = order.share.id;
+  const { weights, basis } = coldSides(order);
+  const { hot, headSplit, deposit } = billBasis(order, weights[0]!, []);
+  const { species, unit, sides, addOns, tools } = order.situation;
+  const hung = counted(daysHung(order, house.now), 'day');
+  return {
+    shareId,
+    name: shareName(order),
+    about: `${species.name.toLowerCase()} ${order.animal.tag} from ${order.animal.farm.name}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+    species: species.id,
+    unit,
+    sides,
+    addOns,
+    tools,
+    coldSides: weights,
+    weightBasis: basis,
+    sheet: sheetInForce(order),
+    version: order.sheet?.version ?? 0,
+    approved: order.sheet?.approved ?? false,
+    overrideReason: order.sheet?.overrideReason ?? null,
+    locked: order.start !== undefined,
+    contact: { name: order.share.contact.name, phone: order.share.contact.phone },
+    calls: (await callsOfShare(house.db, shareId)).map(({ id: callId, reached, said, actorName, at }) => ({
+      id: callId,
+      reached,
+      said,
+      actorName,
+      at: shopTime(order.shop, new Date(at)),
+    })),
+    priceList: order.priceList,
+    bill: { hot, headSplit, deposit },
+  };
 });

@@ -1,14 +1,11 @@
-import Joi from 'joi';
 import type { ForecastLine, Losses } from '@/core/forecast/types';
 import { balanceOfKind } from '@/core/ledger/ledger';
-import { failure, success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { labelFilesOfShare } from '@/data/repositories/labels';
 import { balancesOfShare } from '@/data/repositories/ledger';
 import type { Weighing } from '@/data/repositories/weighings';
-import { EVERYONE, defineUseCase } from '../doorway';
-import { id } from '../cases/fields';
-import { coldSides, forecastOf, orderOf, orderStage, sheetInForce, shareName } from '../orderBook';
+import { coldSides, forecastOf, orderStage, sheetInForce, shareName } from '../orderBook';
+import { defineShareView } from './shareView';
 
 export type WrapView = {
   readonly shareId: string;
@@ -39,56 +36,47 @@ export type WrapView = {
 };
 
 /** The wrap table of one share: what is due, what has been weighed, what is still on the block. */
-export const wrapView = defineUseCase<{ shareId: string }, WrapView>({
-  name: 'wrapView',
-  roles: EVERYONE,
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const order = await orderOf(house.db, shareId);
-    if (!order) return failure('not-found', 'There is no such share.');
-    const expected = forecastOf(order);
-    const held = await balancesOfShare(house.db, shareId);
-    const labels = await labelFilesOfShare(house.db, shareId);
-    const noCold = order.sides.some((side) => !side.cold);
-    const whyNotReady = !order.sheet?.approved
-      ? 'The sheet is not approved yet.'
-      : noCold
-        ? 'The cold weight is missing.'
-        : '';
-    return success({
-      shareId,
-      name: shareName(order),
-      about: `${order.situation.species.name.toLowerCase()} ${order.animal.tag} · ${order.animal.farm.name}`,
-      instructions: sheetInForce(order).instructions,
-      unit: order.shop.unit,
-      started: order.start !== undefined,
-      closed: order.closing !== undefined,
-      ready: orderStage(order) === 'wrap' && whyNotReady === '',
-      whyNotReady,
-      lines: expected.lines,
-      losses: expected.losses,
-      expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),
-      weighings: order.weighings.map(
-        ({ id: weighingId, kind, source, lineKey, cut, net, pieces, serial }) => ({
-          id: weighingId,
-          kind,
-          source,
-          lineKey,
-          cut,
-          net,
-          pieces,
-          serial,
-          label: labels.get(weighingId) ?? null,
-        }),
-      ),
-      settledLines: order.notes.map((note) => note.lineKey),
-      cold: sumWeights(coldSides(order).weights),
-      onBlock: balanceOfKind(held, 'share'),
-      inTub: balanceOfKind(held, 'tub'),
-      cautions: order.situation.species.cautions
-        .filter((each) => each.where === 'block')
-        .map((each) => each.text),
-    });
-  },
+export const wrapView = defineShareView<WrapView>('wrapView', async (house, order) => {
+  const shareId = order.share.id;
+  const expected = forecastOf(order);
+  const held = await balancesOfShare(house.db, shareId);
+  const labels = await labelFilesOfShare(house.db, shareId);
+  const noCold = order.sides.some((side) => !side.cold);
+  const whyNotReady = !order.sheet?.approved
+    ? 'The sheet is not approved yet.'
+    : noCold
+      ? 'The cold weight is missing.'
+      : '';
+  return {
+    shareId,
+    name: shareName(order),
+    about: `${order.situation.species.name.toLowerCase()} ${order.animal.tag} · ${order.animal.farm.name}`,
+    instructions: sheetInForce(order).instructions,
+    unit: order.shop.unit,
+    started: order.start !== undefined,
+    closed: order.closing !== undefined,
+    ready: orderStage(order) === 'wrap' && whyNotReady === '',
+    whyNotReady,
+    lines: expected.lines,
+    losses: expected.losses,
+    expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),
+    weighings: order.weighings.map(({ id: weighingId, kind, source, lineKey, cut, net, pieces, serial }) => ({
+      id: weighingId,
+      kind,
+      source,
+      lineKey,
+      cut,
+      net,
+      pieces,
+      serial,
+      label: labels.get(weighingId) ?? null,
+    })),
+    settledLines: order.notes.map((note) => note.lineKey),
+    cold: sumWeights(coldSides(order).weights),
+    onBlock: balanceOfKind(held, 'share'),
+    inTub: balanceOfKind(held, 'tub'),
+    cautions: order.situation.species.cautions
+      .filter((each) => each.where === 'block')
+      .map((each) => each.text),
+  };
 });

@@ -11,6 +11,7 @@ import { act, newClientId } from '../act';
 import { BridgeChart } from '../BridgeChart';
 import { DestinationMark } from '../DestinationMark';
 import { WorkingOf } from '../WorkingOf';
+import { ShareHeader } from '../ShareHeader';
 import styles from './ReconcileScreen.module.css';
 
 const VERDICT_WORDS: Record<Verdict, string> = {
@@ -27,10 +28,7 @@ export function ReconcileScreen({ view }: { view: BalanceView }) {
   const [explaining, setExplaining] = useState<LineComparison | null>(null);
   return (
     <div className={styles.page}>
-      <header className={styles.header}>
-        <h1>{view.name}</h1>
-        <span className="quiet">{view.about}</span>
-        <span className={styles.spacer} />
+      <ShareHeader name={view.name} about={view.about}>
         <Link href={`/wrap/${view.shareId}`}>to the wrap table</Link>
         {view.closing ? (
           <Link href={`/settle/${view.shareId}`}>closed; to the bill</Link>
@@ -39,7 +37,7 @@ export function ReconcileScreen({ view }: { view: BalanceView }) {
             Close the balance
           </Button>
         )}
-      </header>
+      </ShareHeader>
       <div className={styles.columns}>
         <section>
           <h2>

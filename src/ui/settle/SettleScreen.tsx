@@ -8,6 +8,7 @@ import { formatWeight } from '@/core/quantity/weight';
 import type { SettleView } from '@/server/views/balanceView';
 import { act, newClientId } from '../act';
 import { BillLines } from '../BillLines';
+import { ShareHeader } from '../ShareHeader';
 import styles from './SettleScreen.module.css';
 
 /** The bill beside its estimate, the money, the hand-over and the statement. */
@@ -15,10 +16,7 @@ export function SettleScreen({ view }: { view: SettleView }) {
   const { sign, unit, reconciliation: balance } = view;
   return (
     <div className={styles.page}>
-      <header className={styles.header}>
-        <h1>{view.name}</h1>
-        <span className="quiet">{view.about}</span>
-        <span className={styles.spacer} />
+      <ShareHeader name={view.name} about={view.about}>
         {view.final && (
           <a
             className={styles.statement}
@@ -29,7 +27,7 @@ export function SettleScreen({ view }: { view: SettleView }) {
             Statement for the household, PDF
           </a>
         )}
-      </header>
+      </ShareHeader>
       <div className={styles.columns}>
         <section>
           <h2>{view.final ? 'The bill' : 'The bill so far; not final until the balance is closed'}</h2>

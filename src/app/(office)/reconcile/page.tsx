@@ -1,14 +1,5 @@
-import { askForPage } from '@/app/door';
-import { TicketList } from '@/ui/TicketList';
+import { StagePage } from '../_parts/StagePage';
 
-export default async function ReconcilePage() {
-  const rail = await askForPage('railView', {});
-  return (
-    <TicketList
-      stage="reconcile"
-      title="To reconcile"
-      empty="Nothing waits to be reconciled. A share comes here when its last cut is packed."
-      tickets={rail.tickets}
-    />
-  );
+export default function ReconcilePage() {
+  return <StagePage stage="reconcile" />;
 }

@@ -1,14 +1,5 @@
-import { askForPage } from '@/app/door';
-import { TicketList } from '@/ui/TicketList';
+import { StagePage } from '../_parts/StagePage';
 
-export default async function SettlePage() {
-  const rail = await askForPage('railView', {});
-  return (
-    <TicketList
-      stage="settle"
-      title="To settle"
-      empty="Nothing waits to be paid or picked up."
-      tickets={rail.tickets}
-    />
-  );
+export default function SettlePage() {
+  return <StagePage stage="settle" />;
 }

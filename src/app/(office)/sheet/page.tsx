@@ -1,9 +1,5 @@
-import { askForPage } from '@/app/door';
-import { TicketList } from '@/ui/TicketList';
+import { StagePage } from '../_parts/StagePage';
 
-export default async function SheetPage() {
-  const rail = await askForPage('railView', {});
-  return (
-    <TicketList stage="sheet" title="Sheets" empty="No share waits for its sheet." tickets={rail.tickets} />
-  );
+export default function SheetPage() {
+  return <StagePage stage="sheet" />;
 }
