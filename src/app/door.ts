@@ -54,5 +54,6 @@ export function statusOf(failure: Failure): number {
 /** Whether a request that changes something was sent by our own pages. */
 export function isFromOurPages(request: Request): boolean {
   const origin = request.headers.get('origin');
-  return origin === null || new URL(origin).host === request.headers.get('host');
+  if (origin === null) return true;
+  return URL.canParse(origin) && new URL(origin).host === request.headers.get('host');
 }

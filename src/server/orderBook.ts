@@ -248,6 +248,7 @@ function reconciled(order: Order, postings: readonly Posting[]): Reconciliation 
         pieces: each.pieces,
         from: each.source as 'share' | 'tub' | 'cure',
       })),
+    packed: isPacked(order),
     lineTolerance: order.situation.species.tolerance.lineShare,
     unit: order.shop.unit,
   });

@@ -9,7 +9,9 @@ import { tareScale } from './cases/tareScale';
 import { weigh } from './cases/weigh';
 import { balanceView, settleView } from './views/balanceView';
 import { hangView } from './views/hangView';
+import { labelView } from './views/labelView';
 import { railView } from './views/rail';
+import { scaleView } from './views/scaleView';
 import { sheetView } from './views/sheetView';
 import { wrapView } from './views/wrapView';
 import type { UseCase } from './doorway';
@@ -36,6 +38,8 @@ export const USE_CASES = {
   wrapView,
   balanceView,
   settleView,
+  labelView,
+  scaleView,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -25,7 +25,7 @@ function pack(lineKey: string, net: number, more: Partial<Weighed> = {}): Weighe
 }
 
 function balance(postings: Posting[], weighed: Weighed[] = [], cold: Weight = weight(91)): Reconciliation {
-  return reconcile({ cold, expected, postings, weighed, lineTolerance: 0.08, unit: 'lb' });
+  return reconcile({ cold, expected, postings, weighed, packed: true, lineTolerance: 0.08, unit: 'lb' });
 }
 
 describe('where the weight went', () => {
@@ -84,6 +84,12 @@ describe('where the weight went', () => {
     [501, 'investigate'],
   ] as const)('%d hundredths of a percent: %s', (basisPoints, verdict) => {
     expect(verdictOn(basisPoints)).toBe(verdict);
+  });
+
+  it('is open while something of the sheet is still to come', () => {
+    const input = { cold: weight(91), expected, postings: [holds('share', 60)], weighed: [] };
+    const half = reconcile({ ...input, packed: false, lineTolerance: 0.08, unit: 'lb' });
+    expect(half).toMatchObject({ verdict: 'open', unaccounted: 60_000 });
   });
 
   it('of a share that weighs nothing is nothing', () => {

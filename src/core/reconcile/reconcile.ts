@@ -77,6 +77,8 @@ export function reconcile(input: {
   readonly expected: Forecast;
   readonly postings: readonly Posting[];
   readonly weighed: readonly Weighed[];
+  /** Whether nothing of the sheet is still waited for; before that the balance is open. */
+  readonly packed: boolean;
   readonly lineTolerance: number;
   readonly unit: WeighingUnit;
 }): Reconciliation {
@@ -110,7 +112,7 @@ export function reconcile(input: {
     bridge,
     unaccounted,
     unaccountedBp,
-    verdict: verdictOn(unaccountedBp),
+    verdict: input.packed ? verdictOn(unaccountedBp) : 'open',
     boxes,
     yieldBp: cold > 0 ? Math.round((10_000 * boxes) / cold) : 0,
     inTub,
@@ -120,7 +122,7 @@ export function reconcile(input: {
 }
 
 /** What a share of unaccounted weight asks of the shop; hundredths of a percent of the cold weight. */
-export function verdictOn(unaccountedBp: number): Verdict {
+export function verdictOn(unaccountedBp: number): Exclude<Verdict, 'open'> {
   if (unaccountedBp < 0 || unaccountedBp > UNACCOUNTED_INVESTIGATE_BP) return 'investigate';
   return unaccountedBp > UNACCOUNTED_USUAL_BP ? 'ask' : 'usual';
 }

@@ -23,7 +23,7 @@ describe('the rail scale', () => {
   it('hot, then cold: shrink in weight and percent, expected beside it', async () => {
     await shop.get('weighSide', ticket('hot', 97_000, 4_500), 'cutter');
     expect(await side()).toMatchObject({ hot: 92_500, hotTare: 4_500, cold: null, shrink: null });
-    expect(await board()).toMatchObject({ days: 2, chilling: true });
+    expect(await board()).toMatchObject({ days: 2, chilling: true, weighedIn: [] });
     shop.now = new Date(NOON.getTime() + 25 * 3_600_000);
     await shop.get('weighSide', ticket('cold', 95_500, 4_500));
     const weighed = await side();

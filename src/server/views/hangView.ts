@@ -25,6 +25,8 @@ export type AnimalOnRail = {
   readonly species: string;
   readonly farm: string;
   readonly shares: string;
+  /** Parts left on and weighed in, as the booking form names them. */
+  readonly weighedIn: readonly string[];
   readonly killDate: string;
   readonly days: number;
   readonly targetDays: number;
@@ -79,6 +81,9 @@ function animalOnRail(orders: readonly Order[], now: Date): AnimalOnRail {
     species: species.name,
     farm: order.animal.farm.name,
     shares: orders.map(shareName).join(' · '),
+    weighedIn: species.atlas.addOns
+      .filter((addOn) => order.animal.addOns.includes(addOn.atom.id))
+      .map((addOn) => addOn.label),
     killDate: order.animal.killDate,
     days,
     targetDays: species.hang.targetDays,

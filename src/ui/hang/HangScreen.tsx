@@ -30,6 +30,9 @@ export function HangScreen({ board }: { board: HangBoard }) {
               {animal.species.toLowerCase()} from {animal.farm}
             </span>
             <span className="quiet">{animal.shares}</span>
+            {animal.weighedIn.length > 0 && (
+              <span className="quiet">weighed with {animal.weighedIn.join(', ').toLowerCase()}</span>
+            )}
             {animal.chilling && <span className="alarm">still chilling: not to the block today</span>}
             <Days animal={animal} />
           </header>

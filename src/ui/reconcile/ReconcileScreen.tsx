@@ -15,7 +15,7 @@ import { ShareHeader } from '../ShareHeader';
 import styles from './ReconcileScreen.module.css';
 
 const VERDICT_WORDS: Record<Verdict, string> = {
-  open: 'not weighed yet',
+  open: 'not all is weighed yet',
   usual: 'usual: drip, saw dust and evaporation take 1 to 3 %',
   ask: 'more than usual: look for a pack or a barrel that was not weighed',
   investigate: 'investigate: something was weighed twice, or is missing',

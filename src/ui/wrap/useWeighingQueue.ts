@@ -8,6 +8,9 @@ import { act } from '../act';
 export type WeighInput = InputOf<'weigh'>;
 export type Taken = OutputOf<'weigh'>;
 
+/** Refusals that say nothing of the weighing itself: it stays here and is sent again. */
+const NOT_ANSWERED: readonly string[] = ['offline', 'unexpected', 'not-signed-in'];
+
 /** Milliseconds between tries while the network is away. */
 const RETRY_EVERY = 3000;
 
@@ -53,7 +56,7 @@ export function useWeighingQueue(shareId: string, answers: Answers) {
     for (let next = stored(shareId)[0]; next; next = stored(shareId)[0]) {
       const sent = next;
       const result = await act('weigh', sent);
-      const waiting = !result.ok && (result.reason === 'offline' || result.reason === 'unexpected');
+      const waiting = !result.ok && NOT_ANSWERED.includes(result.reason);
       setOffline(waiting);
       if (waiting) break;
       write(stored(shareId).filter((each) => each.clientId !== sent.clientId));

@@ -1,15 +1,13 @@
-import { currentActor } from '@/app/door';
-import { failure } from '@/core/quantity/result';
-import { devices } from '@/server/devices';
+import { ask, statusOf } from '@/app/door';
 import { log } from '@/server/log';
 
 export const dynamic = 'force-dynamic';
 
 /** The scale's readings as server-sent events. `event: away` says that the scale does not answer. */
 export async function GET(request: Request): Promise<Response> {
-  if (!(await currentActor())) {
-    return Response.json(failure('not-signed-in', 'You are not signed in.'), { status: 401 });
-  }
+  const asked = await ask('scaleView', {});
+  if (!asked.ok) return Response.json(asked, { status: statusOf(asked) });
+  const scale = asked.value;
   const encoder = new TextEncoder();
   const stream = new ReadableStream<Uint8Array>({
     async start(controller) {
@@ -17,10 +15,7 @@ export async function GET(request: Request): Promise<Response> {
         if (!request.signal.aborted) controller.enqueue(encoder.encode(text));
       };
       try {
-        await devices().scale.watch(
-          (reading) => send(`data: ${JSON.stringify(reading)}\n\n`),
-          request.signal,
-        );
+        await scale.watch((reading) => send(`data: ${JSON.stringify(reading)}\n\n`), request.signal);
       } catch (error) {
         if (!request.signal.aborted) log().warn({ error }, 'the scale does not answer');
       }
