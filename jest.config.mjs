@@ -2,7 +2,10 @@ const transform = {
   '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
 };
 
-const moduleNameMapper = { '^@/(.*)$': '<rootDir>/src/$1', '^#(species|demo|examples|schemas)/(.*)$': '<rootDir>/$1/$2' };
+const moduleNameMapper = {
+  '^@/(.*)$': '<rootDir>/src/$1',
+  '^#(species|demo|examples|schemas)/(.*)$': '<rootDir>/$1/$2',
+};
 
 function project(displayName, roots) {
   return {

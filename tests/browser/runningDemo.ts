@@ -39,17 +39,14 @@ export class RunningDemo {
       env: { ...process.env, PORT: String(port), FRACTUM_DATA: data, FRACTUM_LOG: 'silent' },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
-    let said = '';
-    while (!said.includes('Fractum runs at')) {
-      const [chunk] = await Promise.race([
-        once(program.stdout!, 'data'),
-        once(program, 'exit').then(() => {
-          throw new Error(`The demo did not start:\n${said}`);
-        }),
-      ]);
-      said += chunk;
-    }
-    program.stdout!.resume();
+    await new Promise<void>((resolve, reject) => {
+      let said = '';
+      program.stdout!.on('data', (chunk: Buffer) => {
+        said += chunk;
+        if (said.includes('Fractum runs at')) resolve();
+      });
+      program.once('exit', () => reject(new Error(`The demo did not start:\n${said}`)));
+    });
     return new RunningDemo(
       program,
       data,
