@@ -1,6 +1,6 @@
 import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import type { Failure, Result } from '@/core/quantity/result';
+import type { Result } from '@/core/quantity/result';
 import { passDoorway, usualSurroundings, type Actor } from '@/server/doorway';
 import { actorOf } from '@/server/signIn';
 import { USE_CASES, type InputOf, type OutputOf, type UseCaseName } from '@/server/useCases';
@@ -34,26 +34,4 @@ export async function askForPage<Name extends UseCaseName>(
   if (result.reason === 'not-signed-in') redirect('/sign-in');
   if (result.reason === 'not-found' || result.reason === 'invalid') notFound();
   throw new Error(result.message);
-}
-
-const STATUS: Readonly<Record<string, number>> = {
-  'not-signed-in': 401,
-  'not-allowed': 403,
-  wrong: 401,
-  locked: 429,
-  invalid: 400,
-  'not-found': 404,
-  unexpected: 500,
-};
-
-/** The status of a refusal; anything the trade refuses is 409: the request was understood and conflicts. */
-export function statusOf(failure: Failure): number {
-  return STATUS[failure.reason] ?? 409;
-}
-
-/** Whether a request that changes something was sent by our own pages. */
-export function isFromOurPages(request: Request): boolean {
-  const origin = request.headers.get('origin');
-  if (origin === null) return true;
-  return URL.canParse(origin) && new URL(origin).host === request.headers.get('host');
 }

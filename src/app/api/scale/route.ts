@@ -1,4 +1,5 @@
-import { ask, statusOf } from '@/app/door';
+import { ask } from '@/app/door';
+import { statusOf } from '@/app/http';
 import { log } from '@/server/log';
 
 export const dynamic = 'force-dynamic';

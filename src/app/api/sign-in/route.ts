@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { cookies } from 'next/headers';
-import { isFromOurPages, SESSION_COOKIE, statusOf } from '@/app/door';
+import { SESSION_COOKIE } from '@/app/door';
+import { isFromOurPages, statusOf } from '@/app/http';
 import { failure } from '@/core/quantity/result';
 import { checkShape } from '@/core/shape/checkShape';
 import { usualSurroundings } from '@/server/doorway';

@@ -1,5 +1,6 @@
 import { cookies } from 'next/headers';
-import { isFromOurPages, SESSION_COOKIE } from '@/app/door';
+import { SESSION_COOKIE } from '@/app/door';
+import { isFromOurPages } from '@/app/http';
 import { usualSurroundings } from '@/server/doorway';
 import { signOut } from '@/server/signIn';
 

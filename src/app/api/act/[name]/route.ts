@@ -1,5 +1,6 @@
 import { failure } from '@/core/quantity/result';
-import { ask, isFromOurPages, statusOf } from '@/app/door';
+import { ask } from '@/app/door';
+import { isFromOurPages, statusOf } from '@/app/http';
 import { USE_CASES, type UseCaseName } from '@/server/useCases';
 
 /** A sheet with every zone in several forms is a few kilobytes; a quarter of a megabyte is a mistake. */

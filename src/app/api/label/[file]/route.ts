@@ -1,4 +1,5 @@
-import { ask, statusOf } from '@/app/door';
+import { ask } from '@/app/door';
+import { statusOf } from '@/app/http';
 
 /** A printed label, to be looked at. */
 export async function GET(_: Request, { params }: { params: Promise<{ file: string }> }): Promise<Response> {

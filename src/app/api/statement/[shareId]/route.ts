@@ -1,4 +1,5 @@
-import { ask, statusOf } from '@/app/door';
+import { ask } from '@/app/door';
+import { statusOf } from '@/app/http';
 import { statementPdf } from '@/server/statement';
 
 /** The household's statement as a PDF, once the bill is final. */
