@@ -20,8 +20,14 @@ const NOWHERE = '00000000-0000-4000-8000-000000000000';
 
 describe('a share that is not there', () => {
   it.each(['sheetView', 'wrapView', 'balanceView', 'settleView'] as const)('%s says so', async (name) => {
-    expect(await shop.ask(name, { shareId: NOWHERE })).toMatchObject({ ok: false, reason: 'not-found' });
-    expect(await shop.ask(name, { shareId: 'x' })).toMatchObject({ ok: false, reason: 'invalid' });
+    expect(await shop.ask(name as 'sheetView', { shareId: NOWHERE })).toMatchObject({
+      ok: false,
+      reason: 'not-found',
+    });
+    expect(await shop.ask(name as 'sheetView', { shareId: 'x' })).toMatchObject({
+      ok: false,
+      reason: 'invalid',
+    });
   });
 });
 
