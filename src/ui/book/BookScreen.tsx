@@ -8,7 +8,8 @@ import type { WeighingUnit } from '@/core/quantity/weight';
 import type { Ticket } from '@/server/views/rail';
 import { act, newClientId } from '../act';
 import { Tickets } from '../TicketList';
-import { BookingForm, type SpeciesChoice } from './BookingForm';
+import { BookingForm } from './BookingForm';
+import type { SpeciesChoice } from './bookingDraft';
 import styles from './BookScreen.module.css';
 import { ImportFile } from './ImportFile';
 

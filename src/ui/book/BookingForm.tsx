@@ -1,41 +1,13 @@
 'use client';
 
-import { Button, Checkbox, Input, Segmented, Select } from 'antd';
+import { Button, Checkbox, Input, Segmented } from 'antd';
 import { useState } from 'react';
-import type { OrderDocument, PersonDocument, ShareDocument } from '@/core/order/document';
+import type { OrderDocument } from '@/core/order/document';
 import type { Failure } from '@/core/quantity/result';
 import type { WeighingUnit } from '@/core/quantity/weight';
+import { AnimalFields } from './AnimalFields';
+import { documentOf, emptyDraft, type Draft, type Household, type SpeciesChoice } from './bookingDraft';
 import styles from './BookScreen.module.css';
-
-export type SpeciesChoice = {
-  readonly id: string;
-  readonly name: string;
-  readonly addOns: readonly { readonly id: string; readonly label: string }[];
-};
-
-type Household = {
-  name: string;
-  phone: string;
-  payer: string;
-  contact: string;
-  deposit: string;
-  house: boolean;
-};
-
-const NOBODY: Household = { name: '', phone: '', payer: '', contact: '', deposit: '', house: false };
-
-type Draft = {
-  tag: string;
-  species: string;
-  sex: string;
-  killDate: string;
-  inspection: 'custom-exempt' | 'inspected';
-  addOns: string[];
-  farm: string;
-  farmPhone: string;
-  split: 'halves' | 'whole';
-  households: [Household, Household];
-};
 
 type Props = {
   unit: WeighingUnit;
@@ -44,67 +16,12 @@ type Props = {
   onBook: (document: OrderDocument) => Promise<boolean>;
 };
 
-function emptyDraft(species: string): Draft {
-  return {
-    tag: '',
-    species,
-    sex: '',
-    killDate: '',
-    inspection: 'custom-exempt',
-    addOns: [],
-    farm: '',
-    farmPhone: '',
-    split: 'halves',
-    households: [{ ...NOBODY }, { ...NOBODY }],
-  };
-}
-
-/** Fields left blank are left out of the document, so that the house can say which are missing. */
-function personOf(name: string, phone: string): PersonDocument {
-  return { name: name.trim(), ...(phone.trim() ? { phone: phone.trim() } : {}) };
-}
-
-function shareOf(part: ShareDocument['part'], household: Household): ShareDocument {
-  return {
-    part,
-    owner: personOf(household.name, household.phone),
-    ...(household.payer.trim() ? { payer: { name: household.payer.trim() } } : {}),
-    ...(household.contact.trim() ? { contact: { name: household.contact.trim() } } : {}),
-    ...(household.deposit.trim() ? { deposit: Number(household.deposit) } : {}),
-    ...(household.house ? { sheet: { houseForTheRest: true } } : {}),
-  };
-}
-
-function documentOf(draft: Draft, unit: WeighingUnit): OrderDocument {
-  const [first, second] = draft.households;
-  return {
-    format: 'fractum.order',
-    version: 1,
-    unit,
-    farm: personOf(draft.farm, draft.farmPhone),
-    animal: {
-      tag: draft.tag.trim(),
-      species: draft.species,
-      killDate: draft.killDate,
-      inspection: draft.inspection,
-      addOns: draft.addOns,
-      ...(draft.sex.trim() ? { sex: draft.sex.trim() } : {}),
-    },
-    shares:
-      draft.split === 'whole'
-        ? [shareOf('whole', first)]
-        : [shareOf('left', first), shareOf('right', second)],
-  };
-}
-
 /** One animal, its farm, and the households that bought it. */
 export function BookingForm({ unit, species, problem, onBook }: Props) {
   const [draft, setDraft] = useState(() => emptyDraft(species[0]!.id));
   const [busy, setBusy] = useState(false);
   const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
   const wrong = new Set((problem?.problems ?? [problem]).map((each) => each?.field));
-  const status = (field: string) => (wrong.has(field) ? { status: 'error' as const } : {});
-  const addOns = species.find((each) => each.id === draft.species)?.addOns ?? [];
 
   function changeHousehold(index: 0 | 1, part: Partial<Household>) {
     const households: Draft['households'] = [...draft.households];
@@ -125,89 +42,7 @@ export function BookingForm({ unit, species, problem, onBook }: Props) {
         void send();
       }}
     >
-      <div className={styles.row}>
-        <div>
-          <label htmlFor="tag">Tag</label>
-          <Input
-            id="tag"
-            value={draft.tag}
-            {...status('animal.tag')}
-            onChange={(e) => change({ tag: e.target.value })}
-          />
-        </div>
-        <div>
-          <label htmlFor="species">Species</label>
-          <Select
-            id="species"
-            value={draft.species}
-            onChange={(value) => change({ species: value, addOns: [] })}
-            options={species.map((each) => ({ value: each.id, label: each.name }))}
-            style={{ width: '100%' }}
-          />
-        </div>
-        <div>
-          <label htmlFor="kill-date">Kill day</label>
-          <Input
-            id="kill-date"
-            type="date"
-            value={draft.killDate}
-            {...status('animal.killDate')}
-            onChange={(e) => change({ killDate: e.target.value })}
-          />
-        </div>
-        <div>
-          <label htmlFor="sex">Sex</label>
-          <Input id="sex" value={draft.sex} onChange={(e) => change({ sex: e.target.value })} />
-        </div>
-      </div>
-      <div className={styles.row}>
-        <div>
-          <label htmlFor="farm">Farm, the animal’s owner until it is sold</label>
-          <Input
-            id="farm"
-            value={draft.farm}
-            {...status('farm.name')}
-            onChange={(e) => change({ farm: e.target.value })}
-          />
-        </div>
-        <div>
-          <label htmlFor="farm-phone">Farm’s phone</label>
-          <Input
-            id="farm-phone"
-            value={draft.farmPhone}
-            onChange={(e) => change({ farmPhone: e.target.value })}
-          />
-        </div>
-        <div>
-          <label htmlFor="inspection">Inspection</label>
-          <Select
-            id="inspection"
-            value={draft.inspection}
-            {...status('animal.inspection')}
-            onChange={(value) => change({ inspection: value })}
-            options={[
-              { value: 'custom-exempt', label: 'custom exempt, not for sale' },
-              { value: 'inspected', label: 'inspected' },
-            ]}
-            style={{ width: '100%' }}
-          />
-        </div>
-      </div>
-      {addOns.length > 0 && (
-        <div className={styles.row}>
-          <div>
-            <span className={styles.fieldName} id="left-on">
-              Left on and weighed in
-            </span>
-            <Checkbox.Group
-              aria-labelledby="left-on"
-              value={draft.addOns}
-              onChange={(values) => change({ addOns: values as string[] })}
-              options={addOns.map((addOn) => ({ value: addOn.id, label: addOn.label }))}
-            />
-          </div>
-        </div>
-      )}
+      <AnimalFields draft={draft} species={species} wrong={wrong} onChange={change} />
       <div className={styles.households}>
         <h2>Who eats it</h2>
         <Segmented

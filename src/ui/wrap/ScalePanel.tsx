@@ -5,7 +5,7 @@ import type { ScaleReading } from '@/core/scale/reading';
 import type { WrapView } from '@/server/views/wrapView';
 import type { Target } from './targets';
 import type { ScaleState } from './useScale';
-import type { Notice } from './WrapScreen';
+import type { Notice } from './useNotice';
 import styles from './ScalePanel.module.css';
 
 type Props = {

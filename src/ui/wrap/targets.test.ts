@@ -2,7 +2,9 @@ import { forecast } from '@/core/forecast/forecast';
 import { weight } from '@/core/quantity/weight';
 import { COLD, half, house } from '@/core/tests/halfHog';
 import type { WrapView } from '@/server/views/wrapView';
+import type { ScaleReading } from '@/core/scale/reading';
 import { isDue, SECTIONS, targetsOf, type Target } from './targets';
+import { whyNotTaken } from './whyNotTaken';
 
 const expected = forecast(half, house, COLD);
 
@@ -91,5 +93,33 @@ describe('what is due at the wrap table', () => {
   it('a barrel that nothing goes into is not due', () => {
     const none = target('skin', [], { losses: { ...expected.losses, skin: weight(0) } });
     expect(none).toMatchObject({ due: 0, band: null });
+  });
+});
+
+describe('what lies on the scale', () => {
+  const steady: ScaleReading = {
+    scaleId: 'bench',
+    loadId: '1',
+    gross: 1330,
+    tare: 40,
+    net: 1290,
+    unit: 'lb',
+    state: 'steady',
+  };
+  const chops = target('package center-loin.0.0');
+
+  it('is taken when it is steady and something is chosen', () => {
+    expect(whyNotTaken(chops, steady)).toBeUndefined();
+  });
+
+  it.each<[string, Target | undefined, ScaleReading | null]>([
+    ['Choose what is on the scale', undefined, steady],
+    ['green weight first', target('package belly.0.0'), steady],
+    ['does not answer', chops, null],
+    ['still moving', chops, { ...steady, state: 'moving' }],
+    ['Too heavy', chops, { ...steady, state: 'overload' }],
+    ['Nothing is on the scale', chops, { ...steady, state: 'empty' }],
+  ])('otherwise it is said why: %s', (words, chosen, reading) => {
+    expect(whyNotTaken(chosen, reading)).toContain(words);
   });
 });

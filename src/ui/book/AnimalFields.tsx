@@ -1,0 +1,106 @@
+'use client';
+
+import { Checkbox, Input, Select } from 'antd';
+import type { Draft, SpeciesChoice } from './bookingDraft';
+import styles from './BookScreen.module.css';
+
+type Props = {
+  draft: Draft;
+  species: readonly SpeciesChoice[];
+  /** Fields of the order file that were refused. */
+  wrong: ReadonlySet<string | undefined>;
+  onChange: (part: Partial<Draft>) => void;
+};
+
+/** What is asked of the animal and its farm. */
+export function AnimalFields({ draft, species, wrong, onChange: change }: Props) {
+  const status = (field: string) => (wrong.has(field) ? { status: 'error' as const } : {});
+  const addOns = species.find((each) => each.id === draft.species)?.addOns ?? [];
+  return (
+    <>
+      <div className={styles.row}>
+        <div>
+          <label htmlFor="tag">Tag</label>
+          <Input
+            id="tag"
+            value={draft.tag}
+            {...status('animal.tag')}
+            onChange={(e) => change({ tag: e.target.value })}
+          />
+        </div>
+        <div>
+          <label htmlFor="species">Species</label>
+          <Select
+            id="species"
+            value={draft.species}
+            onChange={(value) => change({ species: value, addOns: [] })}
+            options={species.map((each) => ({ value: each.id, label: each.name }))}
+            style={{ width: '100%' }}
+          />
+        </div>
+        <div>
+          <label htmlFor="kill-date">Kill day</label>
+          <Input
+            id="kill-date"
+            type="date"
+            value={draft.killDate}
+            {...status('animal.killDate')}
+            onChange={(e) => change({ killDate: e.target.value })}
+          />
+        </div>
+        <div>
+          <label htmlFor="sex">Sex</label>
+          <Input id="sex" value={draft.sex} onChange={(e) => change({ sex: e.target.value })} />
+        </div>
+      </div>
+      <div className={styles.row}>
+        <div>
+          <label htmlFor="farm">Farm, the animal’s owner until it is sold</label>
+          <Input
+            id="farm"
+            value={draft.farm}
+            {...status('farm.name')}
+            onChange={(e) => change({ farm: e.target.value })}
+          />
+        </div>
+        <div>
+          <label htmlFor="farm-phone">Farm’s phone</label>
+          <Input
+            id="farm-phone"
+            value={draft.farmPhone}
+            onChange={(e) => change({ farmPhone: e.target.value })}
+          />
+        </div>
+        <div>
+          <label htmlFor="inspection">Inspection</label>
+          <Select
+            id="inspection"
+            value={draft.inspection}
+            {...status('animal.inspection')}
+            onChange={(value) => change({ inspection: value })}
+            options={[
+              { value: 'custom-exempt', label: 'custom exempt, not for sale' },
+              { value: 'inspected', label: 'inspected' },
+            ]}
+            style={{ width: '100%' }}
+          />
+        </div>
+      </div>
+      {addOns.length > 0 && (
+        <div className={styles.row}>
+          <div>
+            <span className={styles.fieldName} id="left-on">
+              Left on and weighed in
+            </span>
+            <Checkbox.Group
+              aria-labelledby="left-on"
+              value={draft.addOns}
+              onChange={(values) => change({ addOns: values as string[] })}
+              options={addOns.map((addOn) => ({ value: addOn.id, label: addOn.label }))}
+            />
+          </div>
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,44 @@
+'use client';
+
+import { useState } from 'react';
+import { isDue, SECTIONS, type Section, type Target } from './targets';
+
+/** Which section is open, which target is chosen in it, and how many pieces go into the next pack. */
+export function useChosenTarget(targets: readonly Target[]) {
+  const [section, setSection] = useState<Section>('block');
+  const [chosen, setChosen] = useState<string>();
+  const [changedPieces, setChangedPieces] = useState<number | null>(null);
+  const inSection = targets.filter((each) => each.section === section);
+  const target = currentTarget(inSection, chosen);
+  const pieces = changedPieces ?? target?.pieces ?? null;
+
+  function choose(key: string | undefined) {
+    setChosen(key);
+    setChangedPieces(null);
+  }
+
+  function openSection(next: Section) {
+    setSection(next);
+    choose(undefined);
+  }
+
+  return {
+    section,
+    inSection,
+    target,
+    pieces,
+    choose,
+    openSection,
+    stepSection: (by: 1 | -1) =>
+      openSection(SECTIONS[(SECTIONS.indexOf(section) + by + SECTIONS.length) % SECTIONS.length]!),
+    changePieces: (by: 1 | -1) => pieces !== null && setChangedPieces(Math.max(1, pieces + by)),
+    usualPieces: () => setChangedPieces(null),
+  };
+}
+
+/** The chosen target, or the first that is still due. */
+function currentTarget(inSection: readonly Target[], chosen: string | undefined): Target | undefined {
+  const explicit = inSection.find((target) => target.key === chosen);
+  const isOpen = (target: Target) => isDue(target) && target.waits === '';
+  return explicit ?? inSection.find(isOpen) ?? inSection[0];
+}
