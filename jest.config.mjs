@@ -20,6 +20,8 @@ function project(displayName, roots) {
 
 /** The browser tests drive the built app and run apart: `npm run test:browser`. */
 const config = {
+  // A busy machine may be many times slower; a test waits for conditions and fails by them.
+  testTimeout: 60_000,
   projects: [
     project('code', ['<rootDir>/src', '<rootDir>/tests/house']),
     project('browser', ['<rootDir>/tests/browser']),

@@ -271,7 +271,8 @@ export function orderStage(order: Order): Stage | null {
     coldWeighed: order.sides.every((side) => side.cold !== undefined),
     sheetApproved: order.sheet?.approved === true,
     onTheBlock: order.start !== undefined,
-    packed: isPacked(order),
+    // Closed orders are many and their stage is known: no forecast is made for them.
+    packed: order.closing === undefined && isPacked(order),
     closed: order.closing !== undefined,
     pickedUp: order.pickUp !== undefined,
   });

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 
@@ -142,6 +143,43 @@ describe('who may not', () => {
     });
     expect(foreign.status).toBe(403);
     expect(await (await fetch(`${demo.address}/api/health`)).json()).toEqual({ ok: true });
+  });
+});
+
+describe('the desk by keyboard', () => {
+  const path = async () => new URL(await tove.driver.getCurrentUrl()).pathname;
+
+  it('two keys go to a stage of the rail', async () => {
+    await tove.open('/book');
+    await tove.find('main h1');
+    await tove.driver.executeScript('document.activeElement.blur()');
+    await tove.keys('g', 'h');
+    await tove.until('the rail', async () => (await path()) === '/hang');
+  });
+
+  it('one key finds any order by a part of its name', async () => {
+    await tove.chord(Key.CONTROL, 'k');
+    await tove.type('.ant-modal input', 'garth');
+    await tove.sees('Ivo Garth, right half', '[role="listbox"]');
+    await tove.keys(Key.ENTER);
+    await tove.until('the sheet', async () => (await path()).startsWith('/sheet/'));
+    await tove.sees('Ivo Garth, right half', 'h1');
+  });
+
+  it('digits answer the open zone, arrows open the next', async () => {
+    const title = () => tove.text('section[aria-label^="Decisions"] h2');
+    const before = await title();
+    await tove.keys(Key.ARROW_DOWN);
+    await tove.until('another zone', async () => (await title()) !== before);
+    await tove.openZone('Ham');
+    await tove.keys('1');
+    await tove.sees('Ham, whole', 'aside:last-of-type table');
+  });
+
+  it('? lists the keys', async () => {
+    await tove.keys('?');
+    await tove.sees('find any order, tag or name', '.ant-modal');
+    await tove.keys(Key.ESCAPE);
   });
 });
 

@@ -124,6 +124,11 @@ export class Person {
       .perform();
   }
 
+  /** Presses a key while another is held. */
+  async chord(held: string, key: string): Promise<void> {
+    await this.driver.actions().keyDown(held).sendKeys(key).keyUp(held).perform();
+  }
+
   async text(css = 'body'): Promise<string> {
     return (await this.find(css)).getText();
   }
