@@ -20,7 +20,11 @@ export function RailFrame({ rail, who, children }: Props) {
   const router = useRouter();
   const [open, setOpen] = useState<'palette' | 'keys' | null>(null);
   useHotkeys('mod+k', () => setOpen('palette'), { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('shift+/', () => setOpen('keys'), { useKey: false });
+  useHotkeys('?', () => setOpen('keys'), {
+    useKey: true,
+    ignoreModifiers: true,
+    enableOnFormTags: ['radio'],
+  });
   useHotkeys(
     STAGES.map((stage) => `g>${STAGE_WORDS[stage].key}`),
     (_, handler) => {
