@@ -1,7 +1,7 @@
 import { existsSync, rmSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { resolve } from 'node:path';
-import { answering, ensureBuilt, ensureInstalled, run, start } from './prepare.mjs';
+import { answering, ensureBuilt, ensureInstalled, isFree, run, start } from './prepare.mjs';
 
 /** `npm run demo [-- --fresh] [-- --unit kg]`: install, build, fill, start. Data is kept from start to start. */
 const { values } = parseArgs({
@@ -22,6 +22,14 @@ const env = {
   FRACTUM_LOG: process.env.FRACTUM_LOG ?? 'warn',
   NEXT_TELEMETRY_DISABLED: '1',
 };
+
+for (const needed of [port, port + 10]) {
+  if (await isFree(needed)) continue;
+  process.stderr.write(
+    `Port ${needed} is taken. Stop what runs there, or choose another: PORT=8080 npm run demo\n`,
+  );
+  process.exit(1);
+}
 
 if (values.fresh && existsSync(data)) rmSync(data, { recursive: true });
 ensureInstalled();

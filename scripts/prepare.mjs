@@ -1,6 +1,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { join } from 'node:path';
 
 /** What a build is made from; a change in any of it asks for a new one. */
@@ -84,6 +85,15 @@ export function ensureBrowser() {
       '  sudo apt-get install chromium chromium-driver\n',
   );
   process.exit(1);
+}
+
+/** Whether nothing listens on a port of this machine yet. */
+export function isFree(port) {
+  return new Promise((done) => {
+    const server = createServer();
+    server.once('error', () => done(false));
+    server.listen(port, () => server.close(() => done(true)));
+  });
 }
 
 /** Starts a program of the demo; what it prints is shown. */
