@@ -15,7 +15,7 @@ function range(packaged: Weight, share: number): { low: Weight; high: Weight } {
 /** A cut's line with its rounded weights. `share` is how far such a line usually lies beside its forecast. */
 export function cutLine(
   draft: DraftLine,
-  { packaged, cureLoss, kerf }: { packaged: Weight; cureLoss: Weight; kerf: Weight },
+  { packaged, airLoss, cureLoss, kerf }: Pick<ForecastLine, 'packaged' | 'airLoss' | 'cureLoss' | 'kerf'>,
   share: number,
 ): ForecastLine {
   const trim = {
@@ -24,7 +24,7 @@ export function cutLine(
     bone: Math.round(draft.trim.bone) as Weight,
     skin: Math.round(draft.trim.skin) as Weight,
   };
-  const gross = sumWeights([packaged, cureLoss, kerf, trim.lean, trim.fat, trim.bone, trim.skin]);
+  const gross = sumWeights([packaged, airLoss, cureLoss, kerf, trim.lean, trim.fat, trim.bone, trim.skin]);
   return {
     key: draft.key,
     kind: 'cut',
@@ -34,10 +34,12 @@ export function cutLine(
     gross,
     trim,
     kerf,
+    airLoss,
     cureLoss,
     packaged,
     ...range(packaged, share),
     pieces: draft.pieces,
+    names: draft.names,
     packs: packsOf(draft, packaged),
     piecesPerPack: draft.piecesPerPack,
     packWeight: draft.packWeight,
@@ -65,10 +67,12 @@ export function grindLine(species: Species, line: GrindLine, index: number, pack
     gross: packaged,
     trim: NO_TRIM,
     kerf: 0 as Weight,
+    airLoss: 0 as Weight,
     cureLoss: 0 as Weight,
     packaged,
     ...range(packaged, species.tolerance.lineShare),
     pieces: null,
+    names: [],
     packs: packsByWeight(packaged, line.packWeight),
     piecesPerPack: null,
     packWeight: line.packWeight,
@@ -95,10 +99,12 @@ export function keptLine(keep: PoolKeep, packaged: Weight, unit: WeighingUnit, s
     gross: packaged,
     trim: NO_TRIM,
     kerf: 0 as Weight,
+    airLoss: 0 as Weight,
     cureLoss: 0 as Weight,
     packaged,
     ...range(packaged, share),
     pieces: null,
+    names: [],
     packs: packsByWeight(packaged, packWeight),
     piecesPerPack: null,
     packWeight,

@@ -1,4 +1,5 @@
 import { cellsOf } from '../atlas/cells';
+import { typeOf } from '../carcass/shiftAtlas';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims } from '../sheet/claims';
 import type { Situation } from '../sheet/situation';
@@ -10,14 +11,14 @@ import { grindTrim, type GrindResult } from './grind';
 import { draftLine, type DraftLine } from './lines';
 import { mergeDrafts } from './mergeDrafts';
 import { lengthScaleOf } from './pieces';
-import { leftoverPools, sumPools, trimPools, type Pools } from './pools';
+import { addLeftovers, addTrim, emptyPools, type Pools } from './pools';
 import { takeShare } from './takeShare';
 import type { Forecast, ForecastLine, Losses } from './types';
 
 /** A customer's freezer takes 35 to 40 lb of packs to the cubic foot (processing figures, freezer). */
 const LB_PER_CUFT = 37.5;
 
-type SideResult = { readonly drafts: readonly DraftLine[]; readonly pools: Pools; readonly shrink: number };
+type SideResult = { readonly drafts: readonly DraftLine[]; readonly shrink: number };
 
 /** What is not yet rounded: every place that weight can end in. */
 type Unrounded = {
@@ -31,47 +32,80 @@ type Unrounded = {
  * What a share becomes under a sheet: packages, tubs, losses and yield, from the cold weight of its sides.
  * Everything is computed at full precision and rounded once, so that the parts add up to the cold weight.
  *
- * @param coldSides - cold weight of each side of the share, thousandths, in the order first, second
- * @throws RangeError when the number of sides is not the situation's
+ * @param coldSides - cold weight of each side of the share, or of the quarter it is, thousandths, in the order
+ *   first, second
+ * @throws RangeError when the number of sides is not the situation's, or its school, breaks or type not the species'
  */
 export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly Weight[]): Forecast {
   if (coldSides.length !== situation.sides) {
     throw new RangeError(`"coldSides" expected ${situation.sides} weights, got ${coldSides.length}`);
   }
-  const sides = coldSides.map((cold, index) => cutSide(situation, sheet, cold, index === 0 ? 1 : 2));
-  const pools = sumPools(sides.map((side) => side.pools));
+  const { species } = situation;
+  const pools = emptyPools();
+  const sides = coldSides.map((_, index) => cutSide(situation, sheet, coldSides, index === 0 ? 1 : 2, pools));
+  const sinew = pools.lean * species.grind.sinewShare;
+  pools.lean -= sinew;
+  pools.inedible += sinew;
+  const type = situation.condition && typeOf(species, situation.condition);
+  const lipid = {
+    ...species.grind.lipid,
+    ...(type?.lipidLean === undefined ? {} : { lean: type.lipidLean }),
+  };
+  const { packShrinkShare } = species.cutting;
   return finish(situation, sheet, sumWeights(coldSides), {
     drafts: mergeDrafts(sides[0]!.drafts, sides[1]?.drafts ?? []),
     pools,
-    grind: grindTrim(pools.lean, pools.fat, sheet.grind, situation.species.grind),
+    grind: grindTrim(pools, sheet.grind, species.grind, { lipid, packShrinkShare }),
     shrink: sides.reduce((sum, side) => sum + side.shrink, 0),
   });
 }
 
-/** Who gets which part of one side under a sheet; the ground on which forecast and questions stand. */
+/**
+ * Who gets which part of one side under a sheet; the ground on which forecast and questions stand. Both sides of an
+ * animal are taken to be built alike: composition and lengths follow their mean weight.
+ */
 export function claimsOnSide(
   situation: Situation,
   sheet: Sheet,
-  coldWeight: Weight,
+  coldSides: readonly Weight[],
   side: 1 | 2,
 ): { claims: Claims; block: SideOnTheBlock; lengthScale: number } {
-  const { species, unit } = situation;
-  const cells = cellsOf(species.atlas, situation.addOns);
-  const block = { species, cells, weightLeft: coldWeight * (1 - species.cutting.shrinkShare) };
-  const lengthScale = lengthScaleOf(species, coldWeight, unit);
+  const { species, unit, condition } = situation;
+  const type = condition && typeOf(species, condition);
+  const sideLb = wholeSideLb(situation, coldSides);
+  const cells = cellsOf(situation, sideLb);
+  const weightLeft = coldSides[side - 1]! * (1 - species.cutting.shrinkShare);
+  const block = { species, type, cells, weightLeft };
+  const lengthScale = lengthScaleOf(species, sideLb, type?.lengthFactor);
   const wishes = wishesOf(situation, sheet, cells, side);
   const takes = takeShare({ block, unit, lengthScale });
   return { claims: claimCells(cells, wishes, takes), block, lengthScale };
 }
 
-function cutSide(situation: Situation, sheet: Sheet, cold: Weight, side: 1 | 2): SideResult {
-  const { claims, block, lengthScale } = claimsOnSide(situation, sheet, cold, side);
-  const cuts = claims.holdings.map((holding) => ({ holding, cut: cutHolding(block, holding) }));
-  return {
-    drafts: cuts.map(({ holding, cut }) => draftLine({ situation, block, lengthScale, holding, cut })),
-    pools: sumPools([leftoverPools(block, claims.free), ...cuts.map(({ cut }) => trimPools(cut))]),
-    shrink: cold - block.weightLeft,
-  };
+/** Pounds of the whole side that a share's weights speak of. */
+function wholeSideLb(situation: Situation, coldSides: readonly Weight[]): number {
+  const { species, unit, part = 'side' } = situation;
+  const mean = sumWeights(coldSides) / coldSides.length;
+  const lb = convertUnits(mean / 1000, unit, 'lb');
+  if (part === 'side') return lb;
+  return lb / cellsOf(situation, species.atlas.reference.sideLb).partOfSide;
+}
+
+function cutSide(
+  situation: Situation,
+  sheet: Sheet,
+  coldSides: readonly Weight[],
+  side: 1 | 2,
+  pools: Pools,
+): SideResult {
+  const { claims, block, lengthScale } = claimsOnSide(situation, sheet, coldSides, side);
+  const drafts = claims.holdings.map((holding) => {
+    const cut = cutHolding(block, holding);
+    addTrim(pools, cut, situation.species.grind);
+    return draftLine({ situation, block, lengthScale, holding, cut });
+  });
+  addLeftovers(pools, block, claims.free);
+  return { drafts, shrink: coldSides[side - 1]! - block.weightLeft };
 }
 
 /** Rounds once and writes the result down. */
@@ -82,6 +116,7 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
   const rounded = roundWeights(
     {
       packaged: drafts.map((draft) => draft.packaged),
+      airLoss: drafts.map((draft) => draft.airLoss),
       cureLoss: drafts.map((draft) => draft.cureLoss),
       kerf: drafts.map((draft) => draft.kerf),
       grind: grind.parts.map((part) => part.packaged),
@@ -95,7 +130,12 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
     ...drafts.map((draft, i) =>
       cutLine(
         draft,
-        { packaged: rounded.packaged[i]!, cureLoss: rounded.cureLoss[i]!, kerf: rounded.kerf[i]! },
+        {
+          packaged: rounded.packaged[i]!,
+          airLoss: rounded.airLoss[i]!,
+          cureLoss: rounded.cureLoss[i]!,
+          kerf: rounded.kerf[i]!,
+        },
         spread,
       ),
     ),
@@ -110,7 +150,7 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
     cure: sumWeights(rounded.cureLoss),
     kerf: sumWeights(rounded.kerf),
     grinder: rounded.grinder[0]!,
-    cuttingShrink: rounded.cuttingShrink[0]!,
+    cuttingShrink: sumWeights([rounded.cuttingShrink[0]!, ...rounded.airLoss]),
   };
   return { ...totals(situation, cold, lines), losses, pool: grindPool(pools, grind, lines) };
 }
@@ -119,22 +159,29 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
 function lostPools({ pools, grind, shrink }: Unrounded, kept: readonly Kept[]) {
   const isKept = (pool: Kept['pool']) => kept.some((each) => each.pool === pool);
   return {
-    fat: [isKept('fat') ? 0 : pools.fat - grind.fatUsed],
+    fat: [isKept('fat') ? 0 : surplusFat(pools, grind)],
     bone: [pools.bone + (isKept('stockBone') ? 0 : pools.stockBone)],
     skin: [isKept('skin') ? 0 : pools.skin],
     inedible: [pools.inedible],
     grinder: [grind.loss],
-    cuttingShrink: [shrink],
+    cuttingShrink: [shrink + grind.airLoss],
   };
+}
+
+/** Fat that no grind takes: what is loose beyond the wish, and the hard fat. */
+function surplusFat(pools: Pools, { fatUsed }: GrindResult): number {
+  return pools.looseFat + pools.attachedFat + pools.hardFat - fatUsed;
 }
 
 function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLine[]): Forecast['pool'] {
   return {
     lean: Math.round(pools.lean) as Weight,
-    fat: Math.round(pools.fat) as Weight,
+    fat: Math.round(pools.looseFat + pools.attachedFat) as Weight,
     fatUsed: Math.round(grind.fatUsed) as Weight,
     grind: sumWeights(lines.filter((line) => line.kind === 'grind').map((line) => line.packaged)),
     fatPct: grind.fatPct,
+    floorPct: grind.floorPct,
+    separablePct: pools.lean > 0 ? (100 * grind.fatUsed) / (pools.lean + grind.fatUsed) : 0,
   };
 }
 
@@ -164,7 +211,7 @@ type Kept = {
 
 function keptPools(situation: Situation, sheet: Sheet, exact: Unrounded): Kept[] {
   const surplus = {
-    fat: exact.pools.fat - exact.grind.fatUsed,
+    fat: surplusFat(exact.pools, exact.grind),
     stockBone: exact.pools.stockBone,
     skin: exact.pools.skin,
   };

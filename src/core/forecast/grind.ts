@@ -1,14 +1,28 @@
-import type { GrindRules } from '../species/types';
 import type { GrindLine, GrindOrder } from '../sheet/types';
+import type { GrindRules } from '../species/types';
 
 /** One line of the grind at full precision, thousandths. */
 export type GrindPart = { readonly line: GrindLine; readonly packaged: number };
 
+/** The trim that a grind is drawn from; any unit of weight. */
+export type Trim = {
+  /** Lean, sinew picked out. */
+  readonly lean: number;
+  readonly looseFat: number;
+  /** Fat that cannot be culled: it sets how lean the grind can come out. */
+  readonly attachedFat: number;
+};
+
 export type GrindResult = {
   readonly fatUsed: number;
+  /** Fat of the grind, counted as the species counts it. */
   readonly fatPct: number;
+  /** The leanest this trim can come out, counted the same way. */
+  readonly floorPct: number;
   readonly parts: readonly GrindPart[];
   readonly loss: number;
+  /** Lost by the packed pounds to the air. */
+  readonly airLoss: number;
 };
 
 /**
@@ -22,19 +36,64 @@ export function fatNeeded(lean: number, fatPct: number): number {
   return (lean * fatPct) / (100 - fatPct);
 }
 
+/** What a grind's fat is counted by. `lipidLean` may be the carcass' own. */
+export type FatCount = Pick<GrindRules, 'fatBasis'> & { readonly lipid: GrindRules['lipid'] };
+
 /**
- * Draws the grind from the trim: all the lean, fat up to the wish and never more than there is. Lines with a
- * weight are filled first, in order; the line that takes the rest gets what is left. Links lose more in the
- * casing. Nothing is lost: fat used + lean = parts + loss.
+ * Percent of separable fat that makes a wished percentage, as the species counts it: total fat t needs
+ * s = (t - lipid of lean) / (lipid of fat - lipid of lean).
+ *
+ * @example separablePct(20, { fatBasis: 'total', lipid: { lean: 0.05, fat: 0.8 } }) // => 20
  */
-export function grindTrim(lean: number, fat: number, order: GrindOrder, rules: GrindRules): GrindResult {
-  const fatUsed = Math.min(fat, fatNeeded(lean, order.fatPct));
+export function separablePct(fatPct: number, { fatBasis, lipid }: FatCount): number {
+  if (fatBasis === 'separable') return fatPct;
+  return Math.max(0, (100 * (fatPct / 100 - lipid.lean)) / (lipid.fat - lipid.lean));
+}
+
+/**
+ * Fat of a mix as the species counts it, percent.
+ *
+ * @example fatPctOf(52, 13, { fatBasis: 'total', lipid: { lean: 0.05, fat: 0.8 } }) // => 20
+ */
+export function fatPctOf(lean: number, fat: number, { fatBasis, lipid }: FatCount): number {
+  if (lean + fat <= 0) return 0;
+  const counted = fatBasis === 'separable' ? fat : lean * lipid.lean + fat * lipid.fat;
+  return (100 * counted) / (lean + fat);
+}
+
+/**
+ * Draws the grind from the trim: all the lean and the fat that hangs on it, then loose fat up to the wish and never
+ * more than there is. Lines with a weight are filled first, in order; the line that takes the rest gets what is
+ * left. Links lose more in the casing. Nothing is lost: lean + fat used = parts + loss + air.
+ *
+ * @param packShrinkShare - lost from every packed pound
+ */
+export function grindTrim(
+  trim: Trim,
+  order: GrindOrder,
+  rules: GrindRules,
+  {
+    lipid = rules.lipid,
+    packShrinkShare = 0,
+  }: { lipid?: GrindRules['lipid']; packShrinkShare?: number } = {},
+): GrindResult {
+  const count = { fatBasis: rules.fatBasis, lipid };
+  const { lean, looseFat, attachedFat } = trim;
+  const needed = fatNeeded(lean, Math.min(99, separablePct(order.fatPct, count)));
+  const fatUsed = attachedFat + Math.min(looseFat, Math.max(0, needed - attachedFat));
   const mixed = lean + fatUsed;
   const ground = mixed * (1 - rules.grinderLossShare);
-  const { parts, left } = fillLines(ground, order.lines, rules);
-  const packaged = parts.reduce((sum, part) => sum + part.packaged, 0) + left;
+  const { parts, left } = fillLines(ground, order.lines, rules, packShrinkShare);
   if (left > 0 && parts.length > 0) parts[parts.length - 1] = addTo(parts[parts.length - 1]!, left);
-  return { fatUsed, fatPct: mixed > 0 ? (100 * fatUsed) / mixed : 0, parts, loss: mixed - packaged };
+  const full = parts.reduce((sum, part) => sum + part.packaged, 0);
+  return {
+    fatUsed,
+    fatPct: fatPctOf(lean, fatUsed, count),
+    floorPct: fatPctOf(lean, attachedFat, count),
+    parts: parts.map((part) => ({ ...part, packaged: part.packaged * (1 - packShrinkShare) })),
+    loss: mixed - full,
+    airLoss: full * packShrinkShare,
+  };
 }
 
 function addTo(part: GrindPart, more: number): GrindPart {
@@ -45,12 +104,13 @@ function fillLines(
   ground: number,
   lines: readonly GrindLine[],
   rules: GrindRules,
+  packShrinkShare: number,
 ): { parts: GrindPart[]; left: number } {
   let left = ground;
   const drawn = new Map<GrindLine, number>();
   for (const line of lines) {
     if (line.amount.kind !== 'weight') continue;
-    const draw = Math.min(left, line.amount.weight / (1 - casingLoss(line, rules)));
+    const draw = Math.min(left, line.amount.weight / (1 - casingLoss(line, rules)) / (1 - packShrinkShare));
     drawn.set(line, draw);
     left -= draw;
   }

@@ -1,10 +1,11 @@
+import { schoolById } from '../carcass/breaks';
 import type { Weight } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { cureChosen, numberParam, weightParam } from '../sheet/params';
 import type { Situation } from '../sheet/situation';
 import type { Destination } from '../species/types';
 import type { CutYield, SideOnTheBlock, TissueWeights } from './cutting';
-import { packsByWeight, piecesOf } from './pieces';
+import { namesOf, packsByWeight, piecesOf, type NamedPieces } from './pieces';
 
 /** A line of the boxes before rounding; weights in thousandths at full precision. */
 export type DraftLine = {
@@ -14,9 +15,11 @@ export type DraftLine = {
   readonly destination: Destination;
   readonly trim: TissueWeights;
   readonly kerf: number;
+  readonly airLoss: number;
   readonly cureLoss: number;
   readonly packaged: number;
   readonly pieces: number | null;
+  readonly names: readonly NamedPieces[];
   readonly piecesPerPack: number | null;
   readonly packWeight: Weight | null;
   readonly thicknessIn: number | null;
@@ -47,13 +50,15 @@ export function draftLine(input: {
   return {
     key: `${holding.decision.id}.${holding.form.index}.${index}`,
     decision: holding.decision.id,
-    cut: cure ? product.cure!.cut : product.cut,
+    cut: localName(situation, cure ? product.cure!.cut : product.cut),
     destination: cure ? 'cured' : product.destination,
     trim: cut.trim,
     kerf: cut.kerf,
-    cureLoss: cut.green - cut.packaged,
+    airLoss: cut.airLoss,
+    cureLoss: cut.green - cut.airLoss - cut.packaged,
     packaged: cut.packaged,
     pieces: piecesOf(context, holding, cut.packaged),
+    names: namesOf(context, holding),
     piecesPerPack: packs.kind === 'pieces' ? numberParam(params, packs.param, 1) : null,
     packWeight: packs.kind === 'weight' ? weightParam(params, packs.param) : null,
     thicknessIn: product.pieces.kind === 'slices' ? numberParam(params, product.pieces.thickness, 1) : null,
@@ -61,6 +66,11 @@ export function draftLine(input: {
     charges: cure ? [...product.charges, ...cures[cure]!.charges, ...product.cure!.charges] : product.charges,
     labelWords: cure ? [...cures[cure]!.labelWords, ...product.cure!.labelWords] : [],
   };
+}
+
+/** The school's word for a cut, or the cut's own. */
+function localName({ species, school }: Situation, cut: string): string {
+  return (school === undefined ? undefined : schoolById(species, school).names[cut]) ?? cut;
 }
 
 /** Packs of a finished line: by weight, by pieces to a pack, or one to a piece. */

@@ -31,6 +31,7 @@ function addDrafts(a: DraftLine, b: DraftLine): DraftLine {
   return {
     ...a,
     packaged: a.packaged + b.packaged,
+    airLoss: a.airLoss + b.airLoss,
     cureLoss: a.cureLoss + b.cureLoss,
     kerf: a.kerf + b.kerf,
     trim: {
@@ -40,5 +41,12 @@ function addDrafts(a: DraftLine, b: DraftLine): DraftLine {
       skin: a.trim.skin + b.trim.skin,
     },
     pieces: a.pieces === null || b.pieces === null ? null : a.pieces + b.pieces,
+    names: addNames(a.names, b.names),
   };
+}
+
+function addNames(a: DraftLine['names'], b: DraftLine['names']): DraftLine['names'] {
+  const counts = new Map(a.map(({ name, pieces }) => [name, pieces]));
+  for (const { name, pieces } of b) counts.set(name, (counts.get(name) ?? 0) + pieces);
+  return [...counts].map(([name, pieces]) => ({ name, pieces }));
 }

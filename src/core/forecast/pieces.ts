@@ -1,8 +1,8 @@
-import type { Cells } from '../atlas/cells';
+import { indexOfVertebra, type Cells } from '../atlas/cells';
 import { convertUnits, inUnits, weight, type WeighingUnit } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { numberParam, weightParam } from '../sheet/params';
-import type { Species } from '../species/types';
+import type { PieceRule, Species } from '../species/types';
 
 /** Guards divisions that should come out whole against floating-point dust. */
 const ROUNDING_DUST = 1e-9;
@@ -27,24 +27,33 @@ export function slicesIn(run: {
   return Math.max(0, Math.floor(room / (run.thicknessIn + run.kerfIn) + ROUNDING_DUST));
 }
 
-/** Inches of a run that a holding has, at this side's size. Lengths grow with the cube root of the weight. */
-export function heldLength(
-  run: readonly string[],
+/** The run of meat that a holding has, fore to hind, at this side's size. */
+export type HeldRun = {
+  readonly lengthIn: number;
+  /** Each held cell of the run with its vertebra and its inches; cells without a vertebra have -1. */
+  readonly cells: readonly { readonly vertebra: number; readonly lengthIn: number }[];
+};
+
+/** The run that a piece rule slices, as far as it is held. Lengths grow with the cube root of the weight. */
+export function heldRun(
+  rule: { readonly run: readonly string[]; readonly lengthIn?: number },
   holding: Holding,
   cells: Cells,
   lengthScale: number,
-): number {
-  const lengthPerCell = new Map<number, number>();
-  for (const id of run) {
-    const first = cells.firstCell.get(id)!;
-    const count = cells.cellCount.get(id)!;
-    const length = cells.atoms[cells.atomOf[first]!]!.lengthIn ?? 0;
-    for (let cell = first; cell < first + count; cell += 1) lengthPerCell.set(cell, length / count);
-  }
-  return holding.cells.reduce(
-    (sum, cell, i) => sum + (lengthPerCell.get(cell) ?? 0) * holding.fractions[i]! * lengthScale,
-    0,
-  );
+): HeldRun {
+  const whole = rule.run.reduce((sum, id) => sum + lengthOf(cells, id), 0);
+  const usable = rule.lengthIn === undefined || whole === 0 ? 1 : rule.lengthIn / whole;
+  const held = holding.cells.flatMap((cell, i) => {
+    if (!rule.run.includes(cells.atoms[cells.atomOf[cell]!]!.id)) return [];
+    const lengthIn = cells.lengthIn[cell]! * holding.fractions[i]! * lengthScale * usable;
+    return [{ vertebra: cells.vertebraOf[cell]!, lengthIn }];
+  });
+  held.sort((a, b) => a.vertebra - b.vertebra);
+  return { lengthIn: held.reduce((sum, cell) => sum + cell.lengthIn, 0), cells: held };
+}
+
+function lengthOf(cells: Cells, atom: string): number {
+  return (cells.cellsOfAtom.get(atom) ?? []).reduce((sum, cell) => sum + cells.lengthIn[cell]!, 0);
 }
 
 export type PieceContext = {
@@ -76,21 +85,86 @@ export function piecesOf(context: PieceContext, holding: Holding, packaged: numb
     case 'roasts':
       return Math.max(1, Math.round(packaged / weightParam(values, rule.weight)));
     case 'discs':
-      return holding.cells.reduce((count, cell, i) => {
-        const atom = context.cells.atoms[context.cells.atomOf[cell]!]!;
-        return rule.run.includes(atom.id) && holding.fractions[i]! > 0.5 ? count + 1 : count;
-      }, 0);
+      return discsOf(rule, holding, context, numberParam(values, rule.perPiece ?? '', 1));
     case 'slices':
-      return Math.max(
-        1,
-        slicesIn({
-          lengthIn: heldLength(rule.run, holding, context.cells, context.lengthScale),
-          thicknessIn: numberParam(values, rule.thickness, 1),
-          kerfIn: product.saw ? context.species.cutting.kerfIn : 0,
-          endLossIn: context.species.cutting.endLossIn,
-        }),
-      );
+      return slicesOf(context, holding, rule).count * numberParam(values, rule.parts ?? '', 1);
   }
+}
+
+type DiscRule = Extract<PieceRule, { kind: 'discs' }>;
+type SliceRule = Extract<PieceRule, { kind: 'slices' }>;
+
+/** Whole vertebrae of a run that are held, so many to a piece; the last piece may have fewer. */
+function discsOf({ run }: DiscRule, holding: Holding, { cells }: PieceContext, perPiece: number): number {
+  const held = new Set(
+    holding.cells.filter(
+      (cell, i) => run.includes(cells.atoms[cells.atomOf[cell]!]!.id) && holding.fractions[i]! > 0.5,
+    ),
+  );
+  return Math.ceil(held.size / perPiece);
+}
+
+/** Slices of a held run with the measures they were counted by, inches. */
+function slicesOf({ species, cells, lengthScale }: PieceContext, holding: Holding, rule: SliceRule) {
+  const { product } = holding.wish;
+  const { cutting } = species;
+  const run = heldRun(rule, holding, cells, lengthScale);
+  const thicknessIn = numberParam(holding.form.form.params, rule.thickness, 1);
+  const kerfIn = product.saw ? cutting.kerfIn : 0;
+  const endLossIn = rule.endLossIn ?? cutting.endLossIn;
+  const full = slicesIn({ lengthIn: run.lengthIn, thicknessIn, kerfIn, endLossIn });
+  const restIn = run.lengthIn - endLossIn - full * (thicknessIn + kerfIn);
+  const thin = cutting.thinEndShare !== undefined && restIn >= cutting.thinEndShare * thicknessIn ? 1 : 0;
+  return { run, thicknessIn, kerfIn, endLossIn, count: Math.max(1, full + thin) };
+}
+
+/** Pieces by the name they have where they are cut. */
+export type NamedPieces = { readonly name: string; readonly pieces: number };
+
+/**
+ * The names of a cut's slices along its run, fore to hind, with how many pieces carry each. The middle of a slice
+ * decides. Empty where the cut has one name.
+ */
+export function namesOf(context: PieceContext, holding: Holding): NamedPieces[] {
+  const { namesAlong, pieces: rule } = holding.wish.product;
+  if (!namesAlong || (rule.kind !== 'slices' && rule.kind !== 'discs')) return [];
+  const { cells, lengthScale } = context;
+  const run = heldRun(rule, holding, cells, lengthScale);
+  const starts = namesAlong.map((along) => ({
+    name: along.name,
+    atIn:
+      inchesTo(run, indexOfVertebra(cells.vertebraIndex, along.from)) + (along.afterIn ?? 0) * lengthScale,
+  }));
+  const counts = new Map<string, number>();
+  for (const middleIn of middlesOf(context, holding, run)) {
+    const name = starts.findLast((start) => start.atIn <= middleIn)?.name ?? starts[0]!.name;
+    counts.set(name, (counts.get(name) ?? 0) + 1);
+  }
+  return [...counts].map(([name, pieces]) => ({ name, pieces }));
+}
+
+/** Inches from the fore end of a held run to the fore face of a vertebra; below zero when it lies before the run. */
+function inchesTo(run: HeldRun, vertebra: number): number {
+  const first = run.cells[0];
+  if (!first) return 0;
+  if (vertebra < first.vertebra) return (vertebra - first.vertebra) * first.lengthIn;
+  return run.cells.reduce((sum, cell) => (cell.vertebra < vertebra ? sum + cell.lengthIn : sum), 0);
+}
+
+function middlesOf(context: PieceContext, holding: Holding, run: HeldRun): number[] {
+  const rule = holding.wish.product.pieces;
+  if (rule.kind === 'slices') {
+    const { count, thicknessIn, kerfIn, endLossIn } = slicesOf(context, holding, rule);
+    return Array.from(
+      { length: count },
+      (_, i) => endLossIn / 2 + i * (thicknessIn + kerfIn) + thicknessIn / 2,
+    );
+  }
+  let from = 0;
+  return run.cells.map((cell) => {
+    from += cell.lengthIn;
+    return from - cell.lengthIn / 2;
+  });
 }
 
 /**
@@ -104,8 +178,12 @@ export function packsByWeight(packaged: number, packWeight: number): number {
   return packaged <= 0 ? 0 : Math.ceil(packaged / packWeight - ROUNDING_DUST);
 }
 
-/** Edge of a side's lengths against the reference side: the cube root of the weight ratio. */
-export function lengthScaleOf(species: Species, coldWeight: number, unit: WeighingUnit): number {
-  const lb = convertUnits(inUnits(coldWeight as never), unit, 'lb');
-  return Math.cbrt(lb / species.atlas.reference.sideLb);
+/**
+ * Lengths of a side against the reference side: the cube root of the weight ratio, times the type's own build.
+ *
+ * @param sideLb - cold weight of a whole side, pounds
+ * @example lengthScaleOf(speciesById('hog'), 91) // => 1
+ */
+export function lengthScaleOf(species: Species, sideLb: number, lengthFactor = 1): number {
+  return Math.cbrt(sideLb / species.atlas.reference.sideLb) * lengthFactor;
 }

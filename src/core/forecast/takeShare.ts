@@ -3,7 +3,7 @@ import type { Holding, TakeShare } from '../sheet/claims';
 import { numberParam, weightParam } from '../sheet/params';
 import type { DecisionWish, FormWish } from '../sheet/wishes';
 import { cutHolding, type SideOnTheBlock } from './cutting';
-import { heldLength, piecesOf } from './pieces';
+import { heldRun, piecesOf } from './pieces';
 
 type Context = {
   readonly block: SideOnTheBlock;
@@ -42,33 +42,34 @@ function divide(wanted: number, whole: number): number {
 }
 
 /** What the form's first product would hold if it took the whole zone. */
-function wholeHolding(wish: DecisionWish, form: FormWish): Holding | undefined {
+function wholeHolding({ block }: Context, wish: DecisionWish, form: FormWish): Holding | undefined {
+  const { sound } = block.cells;
   const first = form.products[0];
   if (!first) return undefined;
-  const cells = first.cells.map((cellWish) => cellWish.cell);
   return {
     decision: wish.decision,
     form,
     wish: first,
-    cells,
-    fractions: first.cells.map((cellWish) => cellWish.share),
+    cells: first.cells.map((cellWish) => cellWish.cell),
+    fractions: first.cells.map((cellWish) => cellWish.share * sound[cellWish.cell]!),
+    trims: first.cells.map((cellWish) => cellWish.trim),
   };
 }
 
-function wholePackaged({ block }: Context, wish: DecisionWish, form: FormWish): number {
-  const holding = wholeHolding(wish, form);
-  return holding ? cutHolding(block, holding).packaged : 0;
+function wholePackaged(context: Context, wish: DecisionWish, form: FormWish): number {
+  const holding = wholeHolding(context, wish, form);
+  return holding ? cutHolding(context.block, holding).packaged : 0;
 }
 
-function wholeLength({ block, lengthScale }: Context, wish: DecisionWish, form: FormWish): number {
-  const holding = wholeHolding(wish, form);
+function wholeLength(context: Context, wish: DecisionWish, form: FormWish): number {
+  const holding = wholeHolding(context, wish, form);
   const pieces = holding?.wish.product.pieces;
   if (!holding || !pieces || !('run' in pieces)) return 0;
-  return heldLength(pieces.run, holding, block.cells, lengthScale);
+  return heldRun(pieces, holding, context.block.cells, context.lengthScale).lengthIn;
 }
 
 function wholePieces(context: Context, wish: DecisionWish, form: FormWish): number {
-  const holding = wholeHolding(wish, form);
+  const holding = wholeHolding(context, wish, form);
   if (!holding) return 0;
   const { block, unit, lengthScale } = context;
   const packaged = cutHolding(block, holding).packaged;

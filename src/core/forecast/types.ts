@@ -1,5 +1,6 @@
 import type { Weight } from '../quantity/weight';
 import type { Destination } from '../species/types';
+import type { NamedPieces } from './pieces';
 
 /** Weights of the trim that comes off a cut, by the pool it goes to. */
 export type TrimWeights = {
@@ -14,7 +15,7 @@ export type LineKind = 'cut' | 'grind' | 'kept';
 
 /**
  * One kind of package in the boxes. All weights in thousandths of the shop's unit;
- * `gross = packaged + cureLoss + kerf + trim` exactly.
+ * `gross = packaged + airLoss + cureLoss + kerf + trim` exactly.
  */
 export type ForecastLine = {
   /** Stable within a sheet: decision, form and product. */
@@ -26,6 +27,8 @@ export type ForecastLine = {
   readonly gross: Weight;
   readonly trim: TrimWeights;
   readonly kerf: Weight;
+  /** What the packed pounds lose to drip and air. */
+  readonly airLoss: Weight;
   /** What cure and smoke take away; negative when brine stays in. */
   readonly cureLoss: Weight;
   readonly packaged: Weight;
@@ -34,6 +37,8 @@ export type ForecastLine = {
   readonly high: Weight;
   /** Null where pieces are not counted. */
   readonly pieces: number | null;
+  /** Names that change along the cut, with the pieces that carry each; empty where it has one name. */
+  readonly names: readonly NamedPieces[];
   readonly packs: number;
   readonly piecesPerPack: number | null;
   readonly packWeight: Weight | null;
@@ -63,8 +68,12 @@ export type GrindPool = {
   readonly fatUsed: Weight;
   /** Lean and fat together, after the grinder's loss. */
   readonly grind: Weight;
-  /** Separable fat really reached, percent. */
+  /** Fat really reached, percent, counted as the species counts it. */
   readonly fatPct: number;
+  /** The leanest this trim can come out without cutting fat off it piece by piece. */
+  readonly floorPct: number;
+  /** Separable fat of the grind, percent. */
+  readonly separablePct: number;
 };
 
 /** What a share is expected to become. `sum(lines.packaged) + sum(losses) = coldWeight`, to the thousandth. */

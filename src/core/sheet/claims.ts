@@ -1,6 +1,6 @@
 import type { Cells } from '../atlas/cells';
 import type { Decision } from '../species/types';
-import type { DecisionWish, FormWish, ProductWish } from './wishes';
+import type { CellWish, DecisionWish, FormWish, ProductWish } from './wishes';
 
 /** Shares below this are rounding of floating-point sums, far under a thousandth of the heaviest side. */
 const NEGLIGIBLE_SHARE = 1e-9;
@@ -12,6 +12,8 @@ export type Holding = {
   readonly wish: ProductWish;
   readonly cells: number[];
   readonly fractions: number[];
+  /** The piece's own trim rule, where it has one. */
+  readonly trims: CellWish['trim'][];
 };
 
 /** Two decisions want the same piece; the earlier in cutting order holds it until somebody chooses. */
@@ -52,7 +54,7 @@ type Run = {
 export function claimCells(cells: Cells, wishes: readonly DecisionWish[], takes: TakeShare): Claims {
   const run: Run = {
     cells,
-    free: new Float64Array(cells.count).fill(1),
+    free: Float64Array.from(cells.sound),
     holder: new Int16Array(cells.count).fill(-1),
     holdings: new Map(),
     clashes: new Map(),
@@ -105,14 +107,14 @@ function claimDecision(
       for (const cellWish of product.cells) {
         if (cellWish.yields !== yielding) continue;
         const { cell } = cellWish;
-        if (!offered.has(cell)) offered.set(cell, yielding ? run.free[cell]! : 1);
+        if (!offered.has(cell)) offered.set(cell, yielding ? run.free[cell]! : run.cells.sound[cell]!);
         const left = (cellWish.limit - ground) * offered.get(cell)! - (used.get(cell) ?? 0);
         const wanted = Math.min(cellWish.share * offered.get(cell)! * (shares[form.index] ?? 1), left);
         if (wanted <= NEGLIGIBLE_SHARE) continue;
         used.set(cell, (used.get(cell) ?? 0) + wanted);
         const taken = Math.min(wanted, run.free[cell]!);
         if (taken < wanted - NEGLIGIBLE_SHARE) noteClash(run, wishes, index, cell);
-        if (taken > 0) take(run, index, wish.decision, form, product, cell, taken);
+        if (taken > 0) take(run, index, { decision: wish.decision, form, product }, cellWish, taken);
       }
     }
   }
@@ -128,19 +130,18 @@ function groundShare(wish: DecisionWish, shares: readonly (number | undefined)[]
 function take(
   run: Run,
   index: number,
-  decision: Decision,
-  form: FormWish,
-  wish: ProductWish,
-  cell: number,
+  { decision, form, product }: { decision: Decision; form: FormWish; product: ProductWish },
+  { cell, trim }: CellWish,
   taken: number,
 ): void {
-  let holding = run.holdings.get(wish);
+  let holding = run.holdings.get(product);
   if (!holding) {
-    holding = { decision, form, wish, cells: [], fractions: [] };
-    run.holdings.set(wish, holding);
+    holding = { decision, form, wish: product, cells: [], fractions: [], trims: [] };
+    run.holdings.set(product, holding);
   }
   holding.cells.push(cell);
   holding.fractions.push(taken);
+  holding.trims.push(trim);
   const left = run.free[cell]! - taken;
   run.free[cell] = left < NEGLIGIBLE_SHARE ? 0 : left;
   if (run.holder[cell] === -1) run.holder[cell] = index;

@@ -1,4 +1,4 @@
-import { cellsOf, type Cells } from '../atlas/cells';
+import type { Cells } from '../atlas/cells';
 import { claimsOnSide } from '../forecast/forecast';
 import type { Forecast } from '../forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
@@ -46,10 +46,10 @@ export function findingsOf(
   coldSides: readonly Weight[],
   expected: Forecast,
 ): Finding[] {
-  const perSide = coldSides.flatMap((cold, index) => {
+  const perSide = coldSides.flatMap((_, index) => {
     const side = index === 0 ? 1 : 2;
-    const { claims } = claimsOnSide(situation, sheet, cold, side);
-    return sideFindings(situation, sheet, claims, side);
+    const { claims, block } = claimsOnSide(situation, sheet, coldSides, side);
+    return sideFindings(situation, sheet, { claims, cells: block.cells }, side);
   });
   const seen = new Set<string>();
   const once = perSide.filter((finding) => {
@@ -61,7 +61,10 @@ export function findingsOf(
   return [...once, ...grindFindings(situation, sheet, expected)];
 }
 
-function sideFindings(situation: Situation, sheet: Sheet, claims: Claims, side: 1 | 2): Finding[] {
+type Divided = { readonly claims: Claims; readonly cells: Cells };
+
+function sideFindings(situation: Situation, sheet: Sheet, divided: Divided, side: 1 | 2): Finding[] {
+  const { claims } = divided;
   const perDecision = decisionsAsked(situation).flatMap((decision) => {
     const answer = answerOn(sheet, decision.id, side);
     return answer ? answerFindings(situation, decision, answer, claims, side) : [unanswered(decision, side)];
@@ -74,7 +77,7 @@ function sideFindings(situation: Situation, sheet: Sheet, claims: Claims, side: 
     sentence: contestSentence(situation.species, clash.atoms),
     blocks: true,
   }));
-  return [...clashes, ...perDecision, ...watchFindings(situation, sheet, claims, side)];
+  return [...clashes, ...perDecision, ...watchFindings(situation, sheet, divided, side)];
 }
 
 function unanswered(decision: Decision, side: 1 | 2): Finding {
@@ -138,8 +141,12 @@ function atomName(species: Species, id: string): string {
   return species.atlas.atoms.find((atom) => atom.id === id)?.name ?? id;
 }
 
-function watchFindings(situation: Situation, sheet: Sheet, claims: Claims, side: 1 | 2): Finding[] {
-  const cells = cellsOf(situation.species.atlas, situation.addOns);
+function watchFindings(
+  situation: Situation,
+  sheet: Sheet,
+  { claims, cells }: Divided,
+  side: 1 | 2,
+): Finding[] {
   return situation.species.watches
     .filter((watch) => {
       const decided = answerOn(sheet, watch.decision, side) !== undefined;
@@ -171,9 +178,8 @@ function zoneIsGround(species: Species, sheet: Sheet, atoms: readonly string[], 
 }
 
 function freeShare(cells: Cells, claims: Claims, atom: string): number {
-  const first = cells.firstCell.get(atom)!;
-  const count = cells.cellCount.get(atom)!;
-  return claims.free.subarray(first, first + count).reduce((sum, free) => sum + free, 0) / count;
+  const own = cells.cellsOfAtom.get(atom) ?? [];
+  return own.length === 0 ? 0 : own.reduce((sum, cell) => sum + claims.free[cell]!, 0) / own.length;
 }
 
 function grindFindings(situation: Situation, sheet: Sheet, expected: Forecast): Finding[] {

@@ -1,4 +1,6 @@
 import type { WeighingUnit } from '../quantity/weight';
+import type { BreakPlan } from '../carcass/breaks';
+import type { Condition, Part } from '../carcass/condition';
 import type { Decision, Option, Species } from '../species/types';
 
 /** What a sheet is answered for: the species, what is on the carcass, and what the shop can do. */
@@ -11,12 +13,37 @@ export type Situation = {
   readonly addOns: readonly string[];
   /** Tools the shop has, such as `band-saw`. */
   readonly tools: readonly string[];
+  /** A quarter when the share is one; a side when absent. */
+  readonly part?: Part;
+  /** Whose break places and cut names are used; the species' reference when absent. */
+  readonly school?: string;
+  /** Break places that differ from the school's. */
+  readonly breaks?: BreakPlan;
+  /** What is known of the carcass; the reference carcass when absent. */
+  readonly condition?: Condition;
 };
 
 /** The decisions that are asked here, in the cutter's order. */
 export function decisionsAsked(situation: Situation): readonly Decision[] {
-  return situation.species.decisions.filter(
-    (decision) => decision.needsAddOn === undefined || situation.addOns.includes(decision.needsAddOn),
+  const { species, addOns, part = 'side' } = situation;
+  return species.decisions.filter(
+    (decision) =>
+      (decision.needsAddOn === undefined || addOns.includes(decision.needsAddOn)) &&
+      (part === 'side' || reaches(species, decision, part)),
+  );
+}
+
+/** Whether a decision has anything to say of a quarter. */
+function reaches(species: Species, decision: Decision, part: Exclude<Part, 'side'>): boolean {
+  const primals = species.atlas.quarters?.[part] ?? [];
+  return claimedAtoms(decision.options).some((id) =>
+    species.atlas.atoms.some((atom) => atom.id === id && primals.includes(atom.primal)),
+  );
+}
+
+function claimedAtoms(options: readonly Option[]): string[] {
+  return options.flatMap((option) =>
+    option.products.flatMap((product) => product.claims.map((claim) => claim.atom)),
   );
 }
 
@@ -28,7 +55,12 @@ export function whyNotOffered(option: Option, situation: Situation): string | un
   if (option.needsTool && !situation.tools.includes(option.needsTool)) {
     return `${option.label} needs a ${option.needsTool.replace('-', ' ')}, which this shop does not have.`;
   }
-  return undefined;
+  const held = claimedAtoms([option]);
+  const flag = situation.species.flags.find(
+    (each) =>
+      situation.condition?.flags?.includes(each.id) && each.forbids.some((atom) => held.includes(atom)),
+  );
+  return flag && `${option.label}: ${flag.sentence}`;
 }
 
 /**

@@ -1,5 +1,5 @@
 import { indexOfVertebra, type Cells } from '../atlas/cells';
-import type { Claim, Decision, Option, Product } from '../species/types';
+import type { Claim, Decision, Option, Product, TrimRule } from '../species/types';
 import { numberParam } from './params';
 import { decisionsAsked, optionById, type Situation } from './situation';
 import type { Answer, Form, ParamValues, Sheet } from './types';
@@ -11,6 +11,8 @@ export type CellWish = {
   /** The most that all forms of the zone together may take: less than 1 where part is cut off. */
   readonly limit: number;
   readonly yields: boolean;
+  /** What this piece of the cut is trimmed by in place of the product's own rule. */
+  readonly trim?: Partial<TrimRule>;
 };
 
 export type ProductWish = { readonly product: Product; readonly index: number; readonly cells: CellWish[] };
@@ -60,15 +62,18 @@ function cellWishes(
   const share = wishedShare(claim, params);
   if (share <= 0) return [];
   const span = product.lastRibs ? lastRibs(product.lastRibs, params, cells) : spanOf(claim, decision, cells);
-  const first = cells.firstCell.get(claim.atom);
-  if (first === undefined) return [];
-  const wishes: CellWish[] = [];
-  for (let cell = first; cell < first + cells.cellCount.get(claim.atom)!; cell += 1) {
-    const vertebra = cells.vertebraOf[cell]!;
-    if (span && vertebra >= 0 && (vertebra < span[0] || vertebra > span[1])) continue;
-    wishes.push({ cell, share, limit: claim.lessPer ? share : 1, yields: claim.yields === true });
-  }
-  return wishes;
+  const wish = {
+    share,
+    limit: claim.lessPer ? share : 1,
+    yields: claim.yields === true,
+    ...(claim.trim ? { trim: claim.trim } : {}),
+  };
+  return (cells.cellsOfAtom.get(claim.atom) ?? [])
+    .filter((cell) => {
+      const vertebra = cells.vertebraOf[cell]!;
+      return !span || vertebra < 0 || (vertebra >= span[0] && vertebra <= span[1]);
+    })
+    .map((cell) => ({ cell, ...wish }));
 }
 
 function wishedShare(claim: Claim, params: ParamValues): number {
@@ -82,9 +87,13 @@ type IndexSpan = readonly [first: number, last: number];
 
 function spanOf(claim: Claim, decision: Decision, cells: Cells): IndexSpan | undefined {
   const span = claim.span ?? decision.span;
-  return (
-    span && [indexOfVertebra(cells.vertebraIndex, span[0]), indexOfVertebra(cells.vertebraIndex, span[1])]
-  );
+  return span && [spanEnd(cells, span[0]), spanEnd(cells, span[1])];
+}
+
+/** `start` and `end` stand for the zone's own ends, wherever its breaks are. */
+function spanEnd(cells: Cells, name: string): number {
+  if (name === 'start') return 0;
+  return name === 'end' ? cells.vertebraIndex.size - 1 : indexOfVertebra(cells.vertebraIndex, name);
 }
 
 function lastRibs(rule: NonNullable<Product['lastRibs']>, params: ParamValues, cells: Cells): IndexSpan {

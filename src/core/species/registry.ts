@@ -3,6 +3,7 @@ import hogCures from '#species/hog/cures.json';
 import hogDecisions from '#species/hog/decisions.json';
 import hogGrind from '#species/hog/grind.json';
 import hogSideMap from '#species/hog/side-map.json';
+import hogSchools from '#species/hog/schools.json';
 import hogFacts from '#species/hog/species.json';
 import type { Species } from './types';
 
@@ -12,7 +13,9 @@ function assemble(...parts: object[]): Species {
 }
 
 const SPECIES: readonly Species[] = [
-  assemble(hogFacts, { atlas: hogAtlas }, hogDecisions, hogGrind, hogCures, { sideMap: hogSideMap }),
+  assemble(hogFacts, { atlas: hogAtlas }, hogSchools, hogDecisions, hogGrind, hogCures, {
+    sideMap: hogSideMap,
+  }),
 ];
 
 /** Every species the app ships with, in the order the shop lists them. */

@@ -1,4 +1,12 @@
-import { TISSUES, type Atom, type Decision, type Option, type Product, type Species } from './types';
+import {
+  TISSUES,
+  type Atom,
+  type Break,
+  type Decision,
+  type Option,
+  type Product,
+  type Species,
+} from './types';
 
 /** Percentages that people typed add up to 100 within this. */
 const PERCENT_DUST = 1e-6;
@@ -12,6 +20,7 @@ export function speciesProblems(species: Species): string[] {
     ...atlasProblems(species),
     ...species.decisions.flatMap((decision) => decisionProblems(species, decision)),
     ...referenceProblems(species),
+    ...carcassProblems(species),
     ...mapProblems(species),
   ];
 }
@@ -68,6 +77,8 @@ function paramsRead(product: Product): string[] {
     product.coverParam,
     saw && 'param' in saw ? saw.param : undefined,
     pieces.kind === 'slices' ? pieces.thickness : undefined,
+    pieces.kind === 'slices' ? pieces.parts : undefined,
+    pieces.kind === 'discs' ? pieces.perPiece : undefined,
     pieces.kind === 'roasts' ? pieces.weight : undefined,
     packs.kind === 'single' ? undefined : packs.param,
     cure?.param,
@@ -116,6 +127,90 @@ function referenceProblems(species: Species): string[] {
       .filter((each) => !hasOption(each.decision, each.option))
       .map((each) => `sacrifice ${each.id}: no ${each.decision}.${each.option}`),
   ];
+}
+
+/** What breaks, schools, shifts and flags say of atoms and places that are not there. */
+function carcassProblems(species: Species): string[] {
+  const { atlas, breaks, schools, shifts, flags, types, faceTrim } = species;
+  const atoms = new Set(atlas.atoms.map((atom) => atom.id));
+  const missing = (where: string, ids: readonly string[]) =>
+    ids.filter((id) => !atoms.has(id)).map((id) => `${where}: no piece ${id}`);
+  const cuts = new Set(
+    species.decisions.flatMap((decision) =>
+      decision.options.flatMap((option) =>
+        option.products.flatMap((product) => [product.cut, ...(product.cure ? [product.cure.cut] : [])]),
+      ),
+    ),
+  );
+  return [
+    ...breaks.flatMap((each) => breakProblems(species, each)),
+    ...schools.flatMap((school) => [
+      ...Object.entries(school.breaks)
+        .filter(([id, place]) => !hasPlace(species, id, place))
+        .map(([id, place]) => `school ${school.id}: no ${id} ${place}`),
+      ...Object.keys(school.names)
+        .filter((cut) => !cuts.has(cut))
+        .map((cut) => `school ${school.id}: no cut "${cut}"`),
+    ]),
+    ...missing('fatness', Object.keys(shifts.fatness.sensitivity?.atoms ?? {})),
+    ...missing('eye', shifts.eye?.atoms ?? []),
+    ...flags.flatMap((flag) => missing(`flag ${flag.id}`, [...flag.wastes, ...flag.forbids])),
+    ...types.flatMap((type) => missing(`type ${type.id}`, Object.keys(type.atoms ?? {}))),
+    ...missing(
+      'face trim',
+      (faceTrim?.where ?? []).flatMap((place) => place.atoms),
+    ),
+    ...missing('one per carcass', species.onePerCarcass),
+    ...missing('split bones', species.splitBones),
+    ...(atlas.skinning
+      ? missing('skinning', [atlas.skinning.back, ...atlas.skinning.covers, ...atlas.skinning.gone])
+      : []),
+    ...quarterProblems(species),
+  ];
+}
+
+function hasPlace({ breaks }: Species, id: string, place: string): boolean {
+  return breaks.some((each) => each.id === id && each.places.some((at) => at.id === place));
+}
+
+function breakProblems(species: Species, broken: Break): string[] {
+  const { atlas } = species;
+  const moves = [
+    ...(broken.foreToHind ?? []),
+    ...(broken.hindToFore ?? []),
+    ...broken.places.flatMap((place) => place.moves ?? []),
+  ];
+  const ids = moves.flatMap((move) => [move.from, move.to]);
+  const away = [
+    broken.foreToHind ?? [],
+    broken.hindToFore ?? [],
+    ...broken.places.map((at) => at.moves ?? []),
+  ];
+  return [
+    ...(hasPlace(species, broken.id, broken.reference) ? [] : [`break ${broken.id}: no ${broken.reference}`]),
+    ...ids
+      .filter((id) => !atlas.atoms.some((atom) => atom.id === id))
+      .map((id) => `break ${broken.id}: no piece ${id}`),
+    ...broken.places
+      .filter((place) => place.behind !== undefined && !atlas.vertebrae.includes(place.behind))
+      .map((place) => `break ${broken.id}: ${place.behind} is not on the spine`),
+    ...away.flatMap((list) =>
+      list
+        .filter(
+          (each) => sum(list.filter((at) => at.from === each.from).map((at) => at.share ?? 1)) > 1 + 1e-9,
+        )
+        .map((each) => `break ${broken.id}: more than all of ${each.from} moves`),
+    ),
+  ];
+}
+
+/** Every primal is in one quarter, where the species is quartered. */
+function quarterProblems({ atlas }: Species): string[] {
+  const { quarters } = atlas;
+  if (!quarters) return [];
+  return [...new Set(atlas.atoms.map((atom) => atom.primal))]
+    .filter((primal) => quarters.fore.includes(primal) === quarters.hind.includes(primal))
+    .map((primal) => `quarters: ${primal} is not in one of the two`);
 }
 
 function mapProblems({ sideMap }: Species): string[] {

@@ -16,6 +16,8 @@ function tissues(amount: Joi.NumberSchema) {
   return Joi.object(Object.fromEntries(TISSUES.map((tissue) => [tissue, amount.required()])));
 }
 
+const residue = Joi.object({ lean: share.required(), fat: share.required() });
+
 const atom = Joi.object({
   id: id.required(),
   name: words.required(),
@@ -24,7 +26,9 @@ const atom = Joi.object({
   composition: tissues(percent).required(),
   span,
   lengthIn: inches,
-  leftover: Joi.valid('pools', 'bone', 'inedible').required(),
+  leftover: Joi.valid('pools', 'bone', 'fat', 'inedible').required(),
+  residue,
+  attachedShare: share,
   cover: Joi.boolean(),
   stockBone: Joi.boolean(),
   item: words,
@@ -33,6 +37,16 @@ const atom = Joi.object({
 
 const atlas = Joi.object({
   reference: Joi.object({ sideLb: pounds.required(), coverLeftIn: inches.required() }).required(),
+  quarters: Joi.object({
+    fore: Joi.array().items(words).min(1).required(),
+    hind: Joi.array().items(words).min(1).required(),
+  }),
+  skinning: Joi.object({
+    gone: Joi.array().items(id).required(),
+    back: id.required(),
+    covers: Joi.array().items(id).min(1).required(),
+    knifeLossPct: percent.required(),
+  }),
   vertebrae: Joi.array().items(words).unique().min(1).required(),
   atoms: Joi.array().items(atom).unique('id').min(1).required(),
   addOns: Joi.array()
@@ -43,6 +57,7 @@ const atlas = Joi.object({
 
 const claim = Joi.object({
   atom: id.required(),
+  trim: Joi.object(Object.fromEntries(TISSUES.map((tissue) => [tissue, share]))).min(1),
   share,
   span,
   yields: Joi.boolean(),
@@ -97,8 +112,15 @@ const pieces = Joi.alternatives().try(
     kind: Joi.valid('slices').required(),
     run: Joi.array().items(id).required(),
     thickness: id.required(),
+    lengthIn: inches,
+    endLossIn: Joi.number().min(0),
+    parts: id,
   }),
-  Joi.object({ kind: Joi.valid('discs').required(), run: Joi.array().items(id).required() }),
+  Joi.object({
+    kind: Joi.valid('discs').required(),
+    run: Joi.array().items(id).required(),
+    perPiece: id,
+  }),
   Joi.object({ kind: Joi.valid('roasts').required(), weight: id.required() }),
   Joi.object({ kind: Joi.valid('each').required(), eachLb: pounds.required() }),
   Joi.object({ kind: Joi.valid('fixed').required(), count: Joi.number().integer().min(1).required() }),
@@ -114,6 +136,10 @@ const finishedYield = Joi.number().greater(0.2).max(1.5);
 
 const product = Joi.object({
   cut: words.required(),
+  namesAlong: Joi.array()
+    .items(Joi.object({ name: words.required(), from: words.required(), afterIn: Joi.number().min(0) }))
+    .min(2),
+  boned: Joi.boolean(),
   destination: destination.required(),
   claims: Joi.array().items(claim).min(1).required(),
   trim: tissues(share).required(),
@@ -122,6 +148,7 @@ const product = Joi.object({
   saw: Joi.alternatives().try(
     Joi.object({ param: id.required() }),
     Joi.object({ thicknessIn: inches.required() }),
+    Joi.object({ dustShare: share.required() }),
   ),
   pieces: pieces.required(),
   packs: packs.required(),
@@ -168,6 +195,10 @@ const amountRange = (least: Joi.NumberSchema) =>
 
 const grind = Joi.object({
   fatPct: amountRange(percent),
+  fatBasis: Joi.valid('separable', 'total').required(),
+  lipid: Joi.object({ lean: share.required(), fat: share.required() }).required(),
+  attachedShare: Joi.object({ whole: share.required(), trim: share.required() }).required(),
+  sinewShare: share.required(),
   grinderLossShare: share.required(),
   casingLossShare: share.required(),
   packLb: amountRange(pounds),
@@ -210,6 +241,82 @@ const sideMap = Joi.object({
   labels: Joi.object().pattern(words, point).required(),
 });
 
+const move = Joi.object({ from: id.required(), to: id.required(), share });
+
+const broken = Joi.object({
+  id: id.required(),
+  title: words.required(),
+  reference: words.required(),
+  places: Joi.array()
+    .items(
+      Joi.object({
+        id: words.required(),
+        label: words.required(),
+        behind: words,
+        moves: Joi.array().items(move),
+      }).xor('behind', 'moves'),
+    )
+    .unique('id')
+    .min(2)
+    .required(),
+  foreToHind: Joi.array().items(move),
+  hindToFore: Joi.array().items(move),
+  note: words,
+});
+
+const school = Joi.object({
+  id: id.required(),
+  name: words.required(),
+  breaks: Joi.object().pattern(id, words).required(),
+  names: Joi.object().pattern(words, words).required(),
+  house: Joi.object().pattern(id, id),
+  note: words,
+});
+
+const points = Joi.object(
+  Object.fromEntries(TISSUES.map((tissue) => [tissue, Joi.number().min(-100).max(100)])),
+);
+
+const shifts = Joi.object({
+  fatness: Joi.object({
+    label: words.required(),
+    unit: words.required(),
+    reference: Joi.number().greater(0).required(),
+    min: Joi.number().min(0).required(),
+    max: Joi.number().greater(Joi.ref('min')).required(),
+    points,
+    sensitivity: Joi.object({
+      atoms: Joi.object().pattern(id, Joi.number().min(0)).required(),
+      others: Joi.number().min(0).required(),
+    }),
+  })
+    .xor('points', 'sensitivity')
+    .required(),
+  perSideLb: points,
+  perSideLbUnknownFatness: points,
+  sideLb: Joi.array().ordered(pounds.required(), pounds.required()).required(),
+  fatPct: Joi.array().ordered(percent.required(), percent.required()).required(),
+  eye: Joi.object({
+    referenceSqIn: Joi.number().greater(0).required(),
+    atoms: Joi.array().items(id).min(1).required(),
+  }),
+});
+
+const carcassType = Joi.object({
+  id: id.required(),
+  label: words.required(),
+  target: points,
+  points,
+  tissues: Joi.object(Object.fromEntries(TISSUES.map((tissue) => [tissue, Joi.number().greater(0).max(5)]))),
+  atoms: Joi.object().pattern(id, Joi.number().min(0).max(5)),
+  fatness: Joi.number().greater(0),
+  eyeSqIn: Joi.number().greater(0),
+  lengthFactor: Joi.number().greater(0).max(2),
+  lipidLean: share,
+  coverShift: Joi.number().min(-1).max(1),
+  note: words,
+});
+
 /** The shape of a species' data. What its parts say of each other is for `speciesProblems`. */
 export const speciesSchema = Joi.object<Species>({
   id: id.required(),
@@ -244,11 +351,45 @@ export const speciesSchema = Joi.object<Species>({
       }),
     )
     .required(),
+  breaks: Joi.array().items(broken).unique('id').required(),
+  schools: Joi.array().items(school).unique('id').min(1).required(),
+  shifts: shifts.required(),
+  types: Joi.array().items(carcassType).unique('id').required(),
+  flags: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        label: words.required(),
+        wastes: Joi.array().items(id).required(),
+        forbids: Joi.array().items(id).required(),
+        sentence: words.required(),
+      }),
+    )
+    .unique('id')
+    .required(),
+  faceTrim: Joi.object({
+    perDay: Joi.array()
+      .items(Joi.object({ afterDay: Joi.number().integer().min(0).required(), share: share.required() }))
+      .min(1)
+      .required(),
+    where: Joi.array()
+      .items(Joi.object({ atoms: Joi.array().items(id).min(1).required(), share: share.required() }))
+      .min(1)
+      .required(),
+  }),
+  onePerCarcass: Joi.array().items(id).required(),
+  splitBones: Joi.array().items(id).required(),
   cutting: Joi.object({
     shrinkShare: share.required(),
+    packShrinkShare: share.required(),
     kerfIn: inches.required(),
     kerfMassShare: share.required(),
     endLossIn: Joi.number().min(0).required(),
+    thinEndShare: share,
+    boningResidue: residue.required(),
+    coverShift: Joi.array()
+      .items(Joi.array().ordered(Joi.number().min(0).required(), Joi.number().min(-1).max(1).required()))
+      .required(),
   }).required(),
   grind: grind.required(),
   recipes: Joi.array().items(recipe).unique('id').min(1).required(),

@@ -3,8 +3,14 @@ export const TISSUES = ['lean', 'fat', 'bone', 'skin'] as const;
 export type Tissue = (typeof TISSUES)[number];
 export type TissueShares = Readonly<Record<Tissue, number>>;
 
-/** Where an atom goes when nobody claims it: tissue by tissue to the pools, whole to bone, or inedible. */
-export type Leftover = 'pools' | 'bone' | 'inedible';
+/**
+ * Where an atom goes when nobody claims it: tissue by tissue to the pools, whole to bone, to the hard fat that no
+ * grind draws from (its bone to bone), or inedible.
+ */
+export type Leftover = 'pools' | 'bone' | 'fat' | 'inedible';
+
+/** Shares of lean and of fat that the knife leaves on a bone, and that leave with it. */
+export type Residue = { readonly lean: number; readonly fat: number };
 
 /** The smallest piece of a cold side that a choice can claim. */
 export type Atom = {
@@ -20,7 +26,11 @@ export type Atom = {
   /** Inches at the species' reference side. */
   readonly lengthIn?: number;
   readonly leftover: Leftover;
-  /** Fat left on the outside at about `coverLeftIn`; trimming closer takes it off in proportion. */
+  /** What stays on the bone when nobody claims it and it is boned out. */
+  readonly residue?: Residue;
+  /** Share of its fat that cannot be culled from the grind at normal labour; the species' own when absent. */
+  readonly attachedShare?: number;
+  /** Its fat is on the outside or in open seams: a wish for more or less fat left on reaches it. */
   readonly cover?: boolean;
   /** Bone that makes stock when the customer wants bones. */
   readonly stockBone?: boolean;
@@ -36,12 +46,26 @@ export type AddOn = {
   readonly label: string;
 };
 
+/** Parts of a carcass that can be a share of their own. */
+export const QUARTERS = ['fore', 'hind'] as const;
+export type Quarter = (typeof QUARTERS)[number];
+
 export type Atlas = {
   readonly reference: {
     /** Pounds: the cold side that lengths and figures refer to. */
     readonly sideLb: number;
     /** Inches of cover fat that the reference atlas leaves on. */
     readonly coverLeftIn: number;
+  };
+  /** The primals of each quarter; absent for a species that is not quartered. */
+  readonly quarters?: Readonly<Record<Quarter, readonly string[]>>;
+  /** What a skinned carcass of the species lacks: atoms gone, and those whose fat comes away with the skin. */
+  readonly skinning?: {
+    readonly gone: readonly string[];
+    readonly back: string;
+    readonly covers: readonly string[];
+    /** Percent of the base side, half from the back and half from the covers. */
+    readonly knifeLossPct: number;
   };
   /** The running order of vertebrae, fore to hind. Ribs share the index of their thoracic vertebra. */
   readonly vertebrae: readonly string[];
@@ -60,6 +84,8 @@ export type TrimRule = TissueShares;
 /** What a choice takes of an atom. */
 export type Claim = {
   readonly atom: string;
+  /** Replaces the product's trim rule for this atom, tissue by tissue. */
+  readonly trim?: Partial<TrimRule>;
   /** Part of the atom inside the decision's span; 1 when absent. */
   readonly share?: number;
   /** Replaces the decision's span for this atom. */
@@ -111,8 +137,23 @@ export type ParamSpec =
 
 /** How a cut falls into pieces. */
 export type PieceRule =
-  | { readonly kind: 'slices'; readonly run: readonly string[]; readonly thickness: string }
-  | { readonly kind: 'discs'; readonly run: readonly string[] }
+  | {
+      readonly kind: 'slices';
+      readonly run: readonly string[];
+      readonly thickness: string;
+      /** Inches of the run that can be sliced at the reference side; the whole run when absent. */
+      readonly lengthIn?: number;
+      /** Replaces the species' end loss. */
+      readonly endLossIn?: number;
+      /** Each slice is cut into so many pieces: a count parameter. */
+      readonly parts?: string;
+    }
+  | {
+      readonly kind: 'discs';
+      readonly run: readonly string[];
+      /** Vertebrae or ribs to a piece: a count parameter; 1 when absent. */
+      readonly perPiece?: string;
+    }
   | { readonly kind: 'roasts'; readonly weight: string }
   | { readonly kind: 'each'; readonly eachLb: number }
   | { readonly kind: 'fixed'; readonly count: number }
@@ -138,10 +179,20 @@ export type CureForm = {
   readonly labelWords: readonly string[];
 };
 
+/**
+ * From where on along a run a piece has a name: from the fore face of a vertebra, or some inches behind it at the
+ * reference side. The middle of the piece decides.
+ */
+export type NameAlong = { readonly name: string; readonly from: string; readonly afterIn?: number };
+
 /** The cut that a choice makes of what it claims. */
 export type Product = {
   /** The shop's word, printed on the label. */
   readonly cut: string;
+  /** Names that change along the run, fore to hind. */
+  readonly namesAlong?: readonly NameAlong[];
+  /** Bones are taken out: the knife leaves the species' boning residue on them. */
+  readonly boned?: boolean;
   readonly destination: Destination;
   readonly claims: readonly Claim[];
   readonly trim: TrimRule;
@@ -149,8 +200,12 @@ export type Product = {
   readonly skinParam?: string;
   /** Inches of cover left, as a length parameter; absent when the cut has no cover to choose. */
   readonly coverParam?: string;
-  /** Sawn at the thickness of this parameter or at these inches; absent when knife-cut or whole. */
-  readonly saw?: { readonly param: string } | { readonly thicknessIn: number };
+  /**
+   * Sawn at the thickness of this parameter, at these inches, or with a fixed share of the weight lost to the blade;
+   * absent when knife-cut or whole.
+   */
+  readonly saw?:
+    { readonly param: string } | { readonly thicknessIn: number } | { readonly dustShare: number };
   readonly pieces: PieceRule;
   readonly packs: PackRule;
   /** Finished weight as a share of green weight; 1 for fresh. */
@@ -234,8 +289,16 @@ export type Sacrifice = {
 };
 
 export type GrindRules = {
-  /** Separable fat in the grind, percent. */
+  /** Fat wished for in the grind, percent of it, counted as `fatBasis` says. */
   readonly fatPct: { readonly default: number; readonly min: number; readonly max: number };
+  /** Separable fat is what the knife can part from lean; total fat is what an analysis finds. */
+  readonly fatBasis: 'separable' | 'total';
+  /** Share of fat, by analysis, in lean and in separable fat. */
+  readonly lipid: { readonly lean: number; readonly fat: number };
+  /** Share of fat that cannot be culled: of pieces ground whole, and of what is trimmed off cuts. */
+  readonly attachedShare: { readonly whole: number; readonly trim: number };
+  /** Share of the lean that is sinew and is picked out before grinding. */
+  readonly sinewShare: number;
   readonly grinderLossShare: number;
   readonly casingLossShare: number;
   readonly packLb: { readonly default: number; readonly min: number; readonly max: number };
@@ -281,24 +344,160 @@ export type SideMap = {
   readonly labels: Readonly<Record<string, MapPoint>>;
 };
 
+/** Moves cells of one atom under the name and the rules of another; their tissue stays what it is. */
+export type Move = {
+  readonly from: string;
+  readonly to: string;
+  /** Part of each cell; 1 when absent. */
+  readonly share?: number;
+};
+
+/** Where a break can be made: behind a vertebra or rib, or as a list of moves when it is no place on the spine. */
+export type BreakPlace = {
+  readonly id: string;
+  readonly label: string;
+  /** The last vertebra on the fore side. */
+  readonly behind?: string;
+  readonly moves?: readonly Move[];
+};
+
+/**
+ * A cut between two zones. Given to another place, the slices between the two places change their zone: those of
+ * `foreToHind` when it goes forward, those of `hindToFore` when it goes back.
+ */
+export type Break = {
+  readonly id: string;
+  readonly title: string;
+  readonly reference: string;
+  readonly places: readonly BreakPlace[];
+  readonly foreToHind?: readonly Move[];
+  readonly hindToFore?: readonly Move[];
+  /** What moving it means, for the customer. */
+  readonly note?: string;
+};
+
+/** A set of break places and cut names; a shop may have its own on top. */
+export type School = {
+  readonly id: string;
+  readonly name: string;
+  readonly breaks: Readonly<Record<string, string>>;
+  /** The school's word for a cut, by the cut's own name. */
+  readonly names: Readonly<Record<string, string>>;
+  /** House answers of the school where they differ from the species'. */
+  readonly house?: Readonly<Record<string, string>>;
+  readonly note?: string;
+};
+
+/** Changes of the tissues, in points of the whole side. */
+export type TissuePoints = Readonly<Partial<TissueShares>>;
+
+/** How the atlas of a species shifts with a carcass. Every step multiplies tissue weights, then adds up to 100 again. */
+export type Shifts = {
+  /** Fat measured on the carcass: what it is called, its usual value, and what a unit of it moves. */
+  readonly fatness: {
+    readonly label: string;
+    readonly unit: string;
+    readonly reference: number;
+    readonly min: number;
+    readonly max: number;
+    /** Points of the whole side for each unit above the reference. */
+    readonly points?: TissuePoints;
+    /** How strongly each atom's fat follows the measure: fat x (1 + k x (measure / reference - 1)). */
+    readonly sensitivity?: { readonly atoms: Readonly<Record<string, number>>; readonly others: number };
+  };
+  /** Points of the whole side for each pound of cold side above the reference, at the same fatness. */
+  readonly perSideLb?: TissuePoints;
+  /** Points for each pound when the fatness is not known, in place of `perSideLb`. */
+  readonly perSideLbUnknownFatness?: TissuePoints;
+  /** Sides are taken to shift only between these weights, pounds. */
+  readonly sideLb: readonly [from: number, to: number];
+  /** The side's own fat stays between these percentages. */
+  readonly fatPct: readonly [least: number, most: number];
+  /** The eye muscle measured on the carcass, square inches, and the atoms that follow it. */
+  readonly eye?: { readonly referenceSqIn: number; readonly atoms: readonly string[] };
+};
+
+/** A finish, breed type, sex or age that moves the whole atlas. */
+export type CarcassType = {
+  readonly id: string;
+  readonly label: string;
+  /** What the side's tissues come to at its usual weight, percent. */
+  readonly target?: TissuePoints;
+  readonly points?: TissuePoints;
+  /** Multiplies each tissue of every atom. */
+  readonly tissues?: TissuePoints;
+  /** Multiplies single atoms. */
+  readonly atoms?: Readonly<Record<string, number>>;
+  /** What the measure of fatness and the eye usually are, where the carcass says neither. */
+  readonly fatness?: number;
+  readonly eyeSqIn?: number;
+  readonly lengthFactor?: number;
+  readonly lipidLean?: number;
+  readonly coverShift?: number;
+  readonly note?: string;
+};
+
+/** A fact of a carcass that takes pieces away or keeps bones out of the cuts. */
+export type CarcassFlag = {
+  readonly id: string;
+  readonly label: string;
+  /** Atoms that leave whole, as waste kept apart. */
+  readonly wastes: readonly string[];
+  /** Atoms that no cut may hold. */
+  readonly forbids: readonly string[];
+  readonly sentence: string;
+};
+
+/** Dried face and mould that is cut off before anything else, and where it comes from. */
+export type FaceTrim = {
+  /** Shares of the cutting-day weight for each day after `afterDay`. */
+  readonly perDay: readonly { readonly afterDay: number; readonly share: number }[];
+  readonly where: readonly { readonly atoms: readonly string[]; readonly share: number }[];
+};
+
+/** What the block takes, whatever is cut; one model for every species, with the species' own figures. */
+export type CuttingRules = {
+  /** Lost from the whole side to air and drip before it is cut. */
+  readonly shrinkShare: number;
+  /** Lost from every packed pound to drip, air and the table. */
+  readonly packShrinkShare: number;
+  /** Blade width in inches, and the share of its volume that is really lost. */
+  readonly kerfIn: number;
+  readonly kerfMassShare: number;
+  /** Squaring loss per run, inches. */
+  readonly endLossIn: number;
+  /** A rest of at least this share of a slice is one thin end piece; absent where rests are never pieces. */
+  readonly thinEndShare?: number;
+  /** What boning leaves on the bones of a boned cut. */
+  readonly boningResidue: Residue;
+  /**
+   * How a wish for fat left on moves the fat rule of pieces with cover: inches left, and what is added to the share
+   * taken off. Straight between the points, ascending.
+   */
+  readonly coverShift: readonly (readonly [inches: number, shift: number])[];
+};
+
 /** All that makes a species, as data. */
 export type Species = {
   readonly id: string;
   readonly name: string;
   readonly sideWord: string;
   readonly atlas: Atlas;
+  readonly breaks: readonly Break[];
+  readonly schools: readonly School[];
+  readonly shifts: Shifts;
+  readonly types: readonly CarcassType[];
+  readonly flags: readonly CarcassFlag[];
+  readonly faceTrim?: FaceTrim;
+  /** Atoms of which an animal has one, booked half to each side: a measured side has all of it or none. */
+  readonly onePerCarcass: readonly string[];
+  /** The bones a saw parts down the middle: a split off centre gives one side more of them. */
+  readonly splitBones: readonly string[];
   readonly decisions: readonly Decision[];
   readonly contests: readonly Contest[];
   readonly watches: readonly Watch[];
   readonly poolKeeps: readonly PoolKeep[];
-  readonly cutting: {
-    readonly shrinkShare: number;
-    /** Blade width in inches, and the share of its volume that is really lost. */
-    readonly kerfIn: number;
-    readonly kerfMassShare: number;
-    /** Squaring loss per run, inches. */
-    readonly endLossIn: number;
-  };
+  readonly cutting: CuttingRules;
   readonly grind: GrindRules;
   readonly recipes: readonly Recipe[];
   readonly cures: Readonly<Record<string, Cure>>;
