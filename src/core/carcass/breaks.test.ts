@@ -38,7 +38,7 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))(
           );
         const fore = new Set([
           ...each.hindToFore!.map((move) => move.to),
-          ...each.foreToHind!.map((move) => move.from),
+          ...(each.foreToHind ?? []).map((move) => move.from),
         ]);
         const weights = order.map((place) => {
           const cells = cellsOf({ species, addOns: [], breaks: { [each.id]: place.id } }, lb);

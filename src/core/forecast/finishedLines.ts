@@ -1,7 +1,7 @@
 import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { GrindLine } from '../sheet/types';
 import type { PoolKeep, Species } from '../species/types';
-import { packsOf, type DraftLine } from './lines';
+import { packsOf, wholePieces, type DraftLine } from './lines';
 import { packsByWeight } from './pieces';
 import type { ForecastLine } from './types';
 
@@ -38,7 +38,7 @@ export function cutLine(
     cureLoss,
     packaged,
     ...range(packaged, share),
-    pieces: draft.pieces,
+    pieces: wholePieces(draft.pieces),
     names: draft.names,
     packs: packsOf(draft, packaged),
     piecesPerPack: draft.piecesPerPack,

@@ -3,7 +3,7 @@ import type { Weight } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { cureChosen, numberParam, weightParam } from '../sheet/params';
 import type { Situation } from '../sheet/situation';
-import type { Destination } from '../species/types';
+import type { Destination, Product } from '../species/types';
 import type { CutYield, SideOnTheBlock, TissueWeights } from './cutting';
 import { namesOf, packsByWeight, piecesOf, type NamedPieces } from './pieces';
 
@@ -57,7 +57,7 @@ export function draftLine(input: {
     airLoss: cut.airLoss,
     cureLoss: cut.green - cut.airLoss - cut.packaged,
     packaged: cut.packaged,
-    pieces: piecesOf(context, holding, cut.packaged),
+    pieces: acrossSides(product, piecesOf(context, holding, cut.packaged)),
     names: namesOf(context, holding),
     piecesPerPack: packs.kind === 'pieces' ? numberParam(params, packs.param, 1) : null,
     packWeight: packs.kind === 'weight' ? weightParam(params, packs.param) : null,
@@ -68,14 +68,24 @@ export function draftLine(input: {
   };
 }
 
+/** A piece that spans both sides counts half on each. */
+function acrossSides(product: Product, pieces: number | null): number | null {
+  return product.acrossSides && pieces !== null ? pieces / 2 : pieces;
+}
+
 /** The school's word for a cut, or the cut's own. */
 function localName({ species, school }: Situation, cut: string): string {
   return (school === undefined ? undefined : schoolById(species, school).names[cut]) ?? cut;
 }
 
+/** Pieces of both sides together; a half left over is a piece for the customer all the same. */
+export function wholePieces(pieces: number | null): number | null {
+  return pieces === null ? null : Math.ceil(pieces);
+}
+
 /** Packs of a finished line: by weight, by pieces to a pack, or one to a piece. */
 export function packsOf(draft: DraftLine, packaged: Weight): number {
   if (draft.packWeight !== null) return packsByWeight(packaged, draft.packWeight);
-  const pieces = draft.pieces ?? 1;
+  const pieces = wholePieces(draft.pieces) ?? 1;
   return packaged > 0 ? Math.ceil(pieces / (draft.piecesPerPack ?? 1)) : 0;
 }

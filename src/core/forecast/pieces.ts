@@ -1,5 +1,5 @@
 import { indexOfVertebra, type Cells } from '../atlas/cells';
-import { convertUnits, inUnits, weight, type WeighingUnit } from '../quantity/weight';
+import { convertUnits, weight, type WeighingUnit } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { numberParam, weightParam } from '../sheet/params';
 import type { PieceRule, Species } from '../species/types';
@@ -87,7 +87,11 @@ export function piecesOf(context: PieceContext, holding: Holding, packaged: numb
     case 'discs':
       return discsOf(rule, holding, context, numberParam(values, rule.perPiece ?? '', 1));
     case 'slices':
-      return slicesOf(context, holding, rule).count * numberParam(values, rule.parts ?? '', 1);
+      return (
+        (slicesOf(context, holding, rule).count +
+          (rule.alongside ? slicesOf(context, holding, { ...rule, run: rule.alongside }).count : 0)) *
+        numberParam(values, rule.parts ?? '', 1)
+      );
   }
 }
 

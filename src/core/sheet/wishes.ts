@@ -61,7 +61,14 @@ function cellWishes(
   if (claim.onlyIf !== undefined && params[claim.onlyIf] !== true) return [];
   const share = wishedShare(claim, params);
   if (share <= 0) return [];
-  const span = product.lastRibs ? lastRibs(product.lastRibs, params, cells) : spanOf(claim, decision, cells);
+  const span = product.lastRibs
+    ? lastRibs(
+        product.lastRibs,
+        params,
+        cells,
+        product.claims.map((each) => each.atom),
+      )
+    : spanOf(claim, decision, cells);
   const wish = {
     share,
     limit: claim.lessPer ? share : 1,
@@ -96,8 +103,21 @@ function spanEnd(cells: Cells, name: string): number {
   return name === 'end' ? cells.vertebraIndex.size - 1 : indexOfVertebra(cells.vertebraIndex, name);
 }
 
-function lastRibs(rule: NonNullable<Product['lastRibs']>, params: ParamValues, cells: Cells): IndexSpan {
-  const last = indexOfVertebra(cells.vertebraIndex, rule.of[1]);
-  const first = indexOfVertebra(cells.vertebraIndex, rule.of[0]);
+function lastRibs(
+  rule: NonNullable<Product['lastRibs']>,
+  params: ParamValues,
+  cells: Cells,
+  atoms: readonly string[],
+): IndexSpan {
+  const last = Math.min(spanEnd(cells, rule.of[1]), lastVertebra(cells, atoms));
+  const first = spanEnd(cells, rule.of[0]);
   return [Math.max(first, last - numberParam(params, rule.param, 0) + 1), last];
+}
+
+/** The hindmost vertebra that any of these atoms reaches, wherever its breaks are. */
+function lastVertebra(cells: Cells, atoms: readonly string[]): number {
+  return Math.max(
+    0,
+    ...atoms.flatMap((atom) => cells.cellsOfAtom.get(atom) ?? []).map((cell) => cells.vertebraOf[cell]!),
+  );
 }

@@ -1,10 +1,24 @@
+import beefAtlas from '#species/beef/atlas.json';
+import beefCures from '#species/beef/cures.json';
+import beefDecisions from '#species/beef/decisions.json';
+import beefGrind from '#species/beef/grind.json';
+import beefSchools from '#species/beef/schools.json';
+import beefSideMap from '#species/beef/side-map.json';
+import beefFacts from '#species/beef/species.json';
 import hogAtlas from '#species/hog/atlas.json';
 import hogCures from '#species/hog/cures.json';
 import hogDecisions from '#species/hog/decisions.json';
 import hogGrind from '#species/hog/grind.json';
-import hogSideMap from '#species/hog/side-map.json';
 import hogSchools from '#species/hog/schools.json';
+import hogSideMap from '#species/hog/side-map.json';
 import hogFacts from '#species/hog/species.json';
+import lambAtlas from '#species/lamb/atlas.json';
+import lambCures from '#species/lamb/cures.json';
+import lambDecisions from '#species/lamb/decisions.json';
+import lambGrind from '#species/lamb/grind.json';
+import lambSchools from '#species/lamb/schools.json';
+import lambSideMap from '#species/lamb/side-map.json';
+import lambFacts from '#species/lamb/species.json';
 import type { Species } from './types';
 
 /** The shapes of the data files are checked by `speciesSchema` in the tests, not by the compiler. */
@@ -13,8 +27,14 @@ function assemble(...parts: object[]): Species {
 }
 
 const SPECIES: readonly Species[] = [
+  assemble(beefFacts, { atlas: beefAtlas }, beefSchools, beefDecisions, beefGrind, beefCures, {
+    sideMap: beefSideMap,
+  }),
   assemble(hogFacts, { atlas: hogAtlas }, hogSchools, hogDecisions, hogGrind, hogCures, {
     sideMap: hogSideMap,
+  }),
+  assemble(lambFacts, { atlas: lambAtlas }, lambSchools, lambDecisions, lambGrind, lambCures, {
+    sideMap: lambSideMap,
   }),
 ];
 

@@ -91,7 +91,9 @@ function paramsRead(product: Product): string[] {
 function productProblems(species: Species, option: Option, product: Product): string[] {
   const atoms = new Set(atomsOf(species).map((atom) => atom.id));
   const params = new Set((option.params ?? []).map((param) => param.id));
-  const run = 'run' in product.pieces ? product.pieces.run : [];
+  const { pieces } = product;
+  const run =
+    'run' in pieces ? [...pieces.run, ...(pieces.kind === 'slices' ? (pieces.alongside ?? []) : [])] : [];
   return [
     ...product.claims.filter((claim) => !atoms.has(claim.atom)).map((claim) => `no piece ${claim.atom}`),
     ...run.filter((id) => !atoms.has(id)).map((id) => `no piece ${id} to slice along`),

@@ -141,6 +141,8 @@ export type PieceRule =
       readonly kind: 'slices';
       readonly run: readonly string[];
       readonly thickness: string;
+      /** A second run, sliced apart from the first: bottom round beside top round. */
+      readonly alongside?: readonly string[];
       /** Inches of the run that can be sliced at the reference side; the whole run when absent. */
       readonly lengthIn?: number;
       /** Replaces the species' end loss. */
@@ -172,7 +174,8 @@ export type CureForm = {
   readonly finishedYield: number;
   /** A choice parameter whose answer `fresh` means that nothing is cured; absent when it always is. */
   readonly param?: string;
-  readonly method?: 'dry';
+  /** The cure that is always given, where nobody is asked. */
+  readonly method?: string;
   readonly trim?: TrimRule;
   readonly charges: readonly string[];
   /** What the label must say beyond the cut: "cook before eating". */
@@ -191,6 +194,8 @@ export type Product = {
   readonly cut: string;
   /** Names that change along the run, fore to hind. */
   readonly namesAlong?: readonly NameAlong[];
+  /** One piece spans both sides, so that each side counts half of it. */
+  readonly acrossSides?: boolean;
   /** Bones are taken out: the knife leaves the species' boning residue on them. */
   readonly boned?: boolean;
   readonly destination: Destination;
