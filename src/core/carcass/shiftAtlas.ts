@@ -195,7 +195,7 @@ function written(atoms: readonly Atom[], masses: Masses): readonly Atom[] {
     const mass = masses[index]!;
     const own = mass.lean + mass.fat + mass.bone + mass.skin;
     if (own <= 0) return { ...atom, sharePct: 0 };
-    const part = (tissue: Tissue) => (100 * mass[tissue]) / own;
+    const part = (tissue: Tissue) => Math.min(100, (100 * mass[tissue]) / own);
     return {
       ...atom,
       sharePct: (100 * own) / whole,

@@ -170,7 +170,7 @@ function lostPools({ pools, grind, shrink }: Unrounded, kept: readonly Kept[]) {
 
 /** Fat that no grind takes: what is loose beyond the wish, and the hard fat. */
 function surplusFat(pools: Pools, { fatUsed }: GrindResult): number {
-  return pools.looseFat + pools.attachedFat + pools.hardFat - fatUsed;
+  return Math.max(0, pools.looseFat + pools.attachedFat - fatUsed) + pools.hardFat;
 }
 
 function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLine[]): Forecast['pool'] {

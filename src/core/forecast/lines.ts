@@ -12,6 +12,7 @@ export type DraftLine = {
   readonly key: string;
   readonly decision: string;
   readonly cut: string;
+  readonly ownCut: string;
   readonly destination: Destination;
   readonly trim: TissueWeights;
   readonly kerf: number;
@@ -40,6 +41,7 @@ export function draftLine(input: {
   const { params } = holding.form.form;
   const cure = cureChosen(product, params);
   const { packs } = product;
+  const ownCut = cure ? product.cure!.cut : product.cut;
   const { cures } = situation.species;
   const context = {
     species: situation.species,
@@ -50,7 +52,8 @@ export function draftLine(input: {
   return {
     key: `${holding.decision.id}.${holding.form.index}.${index}`,
     decision: holding.decision.id,
-    cut: localName(situation, cure ? product.cure!.cut : product.cut),
+    cut: localName(situation, ownCut),
+    ownCut,
     destination: cure ? 'cured' : product.destination,
     trim: cut.trim,
     kerf: cut.kerf,

@@ -22,7 +22,10 @@ export type ForecastLine = {
   readonly key: string;
   readonly kind: LineKind;
   readonly decision: string;
+  /** The word that is printed: the school's, or the cut's own. */
   readonly cut: string;
+  /** The cut's own name in the species' data, whatever it is called here. */
+  readonly ownCut: string;
   readonly destination: Destination;
   readonly gross: Weight;
   readonly trim: TrimWeights;

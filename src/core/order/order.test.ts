@@ -62,7 +62,7 @@ describe('the open order file', () => {
     [
       'an unknown species',
       { animal: { ...twoHalves.animal, species: 'yak' } },
-      'animal.species: "animal.species" must be [hog]',
+      'animal.species: "animal.species" must be one of [hog, beef, lamb, bison, goat]',
     ],
     [
       'a day that is not in the calendar',

@@ -1,3 +1,4 @@
+import { schoolById } from '../carcass/breaks';
 import { convertUnits, weight } from '../quantity/weight';
 import type { Decision } from '../species/types';
 import { defaultParams } from './params';
@@ -10,9 +11,12 @@ export function formOf(decision: Decision, optionId: string, situation: Situatio
   return { option: optionId, amount: { kind: 'rest' }, params: defaultParams(option, situation.unit) };
 }
 
-/** The house's answer to one decision; where the shop lacks the tool, the first option it can do. */
+/** The house's answer to one decision, or that of the school it breaks by; where the shop lacks the tool, the first option it can do. */
 export function houseAnswer(decision: Decision, situation: Situation): Answer {
-  const wanted = [decision.house.option, decision.house.then].filter((id) => id !== undefined);
+  const { species, school } = situation;
+  const ofSchool = school === undefined ? undefined : schoolById(species, school).house?.[decision.id];
+  const house = ofSchool === undefined ? [decision.house.option, decision.house.then] : [ofSchool];
+  const wanted = house.filter((id) => id !== undefined);
   const offered = wanted.filter((id) => whyNotOffered(optionById(decision, id), situation) === undefined);
   const fallback = decision.options.find((option) => whyNotOffered(option, situation) === undefined);
   const ids = offered.length > 0 ? offered : [fallback!.id];

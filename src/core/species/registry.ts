@@ -19,23 +19,37 @@ import lambGrind from '#species/lamb/grind.json';
 import lambSchools from '#species/lamb/schools.json';
 import lambSideMap from '#species/lamb/side-map.json';
 import lambFacts from '#species/lamb/species.json';
+import variants from '#species/variants.json';
 import type { Species } from './types';
+import { variantOf, type Variant } from './variant';
 
 /** The shapes of the data files are checked by `speciesSchema` in the tests, not by the compiler. */
 function assemble(...parts: object[]): Species {
   return Object.assign({}, ...parts) as Species;
 }
 
-const SPECIES: readonly Species[] = [
-  assemble(beefFacts, { atlas: beefAtlas }, beefSchools, beefDecisions, beefGrind, beefCures, {
-    sideMap: beefSideMap,
-  }),
+/** New species come last: the shop's item numbers follow this order. */
+const FULL: readonly Species[] = [
   assemble(hogFacts, { atlas: hogAtlas }, hogSchools, hogDecisions, hogGrind, hogCures, {
     sideMap: hogSideMap,
+  }),
+  assemble(beefFacts, { atlas: beefAtlas }, beefSchools, beefDecisions, beefGrind, beefCures, {
+    sideMap: beefSideMap,
   }),
   assemble(lambFacts, { atlas: lambAtlas }, lambSchools, lambDecisions, lambGrind, lambCures, {
     sideMap: lambSideMap,
   }),
+];
+
+/** A variant is made from a species by its data alone; another one is another entry of the file. */
+const SPECIES: readonly Species[] = [
+  ...FULL,
+  ...(variants as unknown as Variant[]).map((variant) =>
+    variantOf(
+      FULL.find((species) => species.id === variant.of)!,
+      variant,
+    ),
+  ),
 ];
 
 /** Every species the app ships with, in the order the shop lists them. */

@@ -1,22 +1,60 @@
 import fc from 'fast-check';
-import { weight, type Weight } from '../quantity/weight';
+import type { BreakPlan } from '../carcass/breaks';
+import type { Condition, Part } from '../carcass/condition';
+import { convertUnits, weight, type Weight } from '../quantity/weight';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import type { Amount, Form, GrindLine, Sheet } from '../sheet/types';
 import { allSpecies } from '../species/registry';
-import type { Decision, Option, ParamSpec, Recipe } from '../species/types';
+import type { Decision, Option, ParamSpec, Recipe, Species } from '../species/types';
 
-/** Random but lawful sheets of every species: what a counter could really enter, clashes and holes included. */
+/** What may be known of a carcass. Several atoms may be missing or condemned, in part or whole. */
+export function anyCondition(species: Species): fc.Arbitrary<Condition> {
+  const { fatness, eye } = species.shifts;
+  const share = fc.double({ min: 0, max: 1, noNaN: true });
+  const someAtoms = fc.dictionary(fc.constantFrom(...species.atlas.atoms.map((atom) => atom.id)), share, {
+    maxKeys: 3,
+  });
+  return fc.record(
+    {
+      ...(species.types.length > 0 ? { type: fc.constantFrom(...species.types.map((type) => type.id)) } : {}),
+      fatness: fc.double({ min: fatness.min / 2, max: fatness.max * 1.5, noNaN: true }),
+      eyeSqIn: fc.double({ min: 1, max: (eye?.referenceSqIn ?? 5) * 2, noNaN: true }),
+      skinned: fc.boolean(),
+      flags: fc.subarray(species.flags.map((flag) => flag.id)),
+      spinePct: fc.double({ min: 30, max: 70, noNaN: true }),
+      carries: fc.dictionary(fc.constantFrom(...species.onePerCarcass), fc.boolean()),
+      missing: someAtoms,
+      condemned: someAtoms,
+      daysHung: fc.integer({ min: 0, max: 60 }),
+      thinCover: fc.boolean(),
+    },
+    { requiredKeys: [] },
+  );
+}
+
+/** A place for some of the breaks. */
+export function anyBreaks(species: Species): fc.Arbitrary<BreakPlan> {
+  const places = species.breaks.map(
+    (each) => [each.id, fc.constantFrom(...each.places.map((place) => place.id))] as const,
+  );
+  return fc.record(Object.fromEntries(places), { requiredKeys: [] }) as fc.Arbitrary<BreakPlan>;
+}
+
+/** Any carcass, share and shop: every species, school, break and condition, in both units. */
 export const anySituation: fc.Arbitrary<Situation> = fc
-  .record({
-    species: fc.constantFrom(...allSpecies()),
-    unit: fc.constantFrom('lb' as const, 'kg' as const),
-    sides: fc.constantFrom(1 as const, 2 as const),
-    saw: fc.boolean(),
-  })
-  .chain(({ species, unit, sides, saw }) =>
-    fc
-      .subarray(species.atlas.addOns.map((addOn) => addOn.atom.id))
-      .map((addOns) => ({ species, unit, sides, addOns, tools: saw ? ['band-saw'] : [] })),
+  .record({ species: fc.constantFrom(...allSpecies()), unit: fc.constantFrom('lb' as const, 'kg' as const) })
+  .chain(({ species, unit }) =>
+    fc.record({
+      species: fc.constant(species),
+      unit: fc.constant(unit),
+      sides: fc.constantFrom(1 as const, 2 as const),
+      tools: fc.constantFrom(['band-saw'], []),
+      addOns: fc.subarray(species.atlas.addOns.map((addOn) => addOn.atom.id)),
+      school: fc.constantFrom(...species.schools.map((school) => school.id)),
+      breaks: anyBreaks(species),
+      condition: anyCondition(species),
+      part: fc.constantFrom<Part>('side', ...(species.atlas.quarters ? (['fore', 'hind'] as const) : [])),
+    }),
   );
 
 function anyParam(spec: ParamSpec, unit: Situation['unit']): fc.Arbitrary<number | boolean | string> {
@@ -109,17 +147,20 @@ export function anySheet(situation: Situation): fc.Arbitrary<Sheet> {
   });
 }
 
+/** Cold weights of the sides of a share, thousandths: from a third to double the usual. */
+export function anySides({ species, unit, sides, part = 'side' }: Situation): fc.Arbitrary<Weight[]> {
+  const usual = convertUnits(species.atlas.reference.sideLb, 'lb', unit) * (part === 'side' ? 1000 : 500);
+  return fc.array(
+    fc.integer({ min: Math.round(usual / 3), max: Math.round(usual * 2) }).map((w) => w as Weight),
+    { minLength: sides, maxLength: sides },
+  );
+}
+
 /** A situation, a sheet for it and the cold weight of each side, thousandths. */
 export const anyOrder = anySituation.chain((situation) =>
   fc.record({
     situation: fc.constant(situation),
     sheet: anySheet(situation),
-    coldSides: fc.array(
-      fc.integer({ min: 30_000, max: 220_000 }).map((w) => w as Weight),
-      {
-        minLength: situation.sides,
-        maxLength: situation.sides,
-      },
-    ),
+    coldSides: anySides(situation),
   }),
 );
