@@ -1,5 +1,6 @@
 import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '@/core/charges/bill';
 import type { PriceList } from '@/core/charges/priceList';
+import type { CarcassFacts } from '@/core/carcass/condition';
 import { forecast } from '@/core/forecast/forecast';
 import type { Forecast } from '@/core/forecast/types';
 import { daysBetween } from '@/core/hang/shrink';
@@ -129,6 +130,7 @@ async function loadOrders(db: Database, only?: string): Promise<Order[]> {
         sides: own.length === 2 ? 2 : 1,
         addOns: animal.addOns,
         tools: shop.tools,
+        ...carcassOf(animal),
       },
       sheet: sheets.get(share.id),
       start: starts.get(share.id),
@@ -139,6 +141,12 @@ async function loadOrders(db: Database, only?: string): Promise<Order[]> {
       pickUp: pickUps.get(share.id),
     };
   });
+}
+
+/** What is known of a carcass; until somebody says otherwise it hangs as long as its species usually does. */
+function carcassOf({ species, carcass }: Animal): CarcassFacts {
+  const { targetDays } = speciesById(species).hang;
+  return { ...carcass, condition: { daysHung: targetDays, ...carcass.condition } };
 }
 
 /** `YYYY-MM-DD` in the shop's zone. */

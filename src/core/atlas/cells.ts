@@ -1,5 +1,5 @@
-import { breakPlan, shiftOf, type BreakPlan, type Shift } from '../carcass/breaks';
-import type { Condition, Part } from '../carcass/condition';
+import { breakPlan, shiftOf, type Shift } from '../carcass/breaks';
+import type { CarcassFacts, Condition, Part } from '../carcass/condition';
 import { condemnedShares } from '../carcass/condemned';
 import { shiftAtlas } from '../carcass/shiftAtlas';
 import type { Atom, Species } from '../species/types';
@@ -35,13 +35,10 @@ export type Cells = {
 };
 
 /** What decides how a carcass divides. */
-export type CarcassCut = {
+export type CarcassCut = CarcassFacts & {
   readonly species: Species;
   readonly addOns: readonly string[];
   readonly part?: Part;
-  readonly school?: string;
-  readonly breaks?: BreakPlan;
-  readonly condition?: Condition;
 };
 
 type Draft = { own: Atom; atom: Atom; vertebra: number; part: number };

@@ -29,5 +29,14 @@ export type Condition = {
   readonly thinCover?: boolean;
 };
 
+/** How a carcass is broken and what is known of it; everything the block needs beyond its species and weight. */
+export type CarcassFacts = {
+  /** Whose break places and cut names are used; the species' reference when absent. */
+  readonly school?: string;
+  /** Break places that differ from the school's, by break. */
+  readonly breaks?: Readonly<Record<string, string>>;
+  readonly condition?: Condition;
+};
+
 /** What of an animal a share is, as far as the block is concerned. */
 export type Part = 'side' | Quarter;

@@ -19,7 +19,7 @@ const MOST_FAT_MULTIPLIER = 5;
  * before weighing is gone; what is condemned later is still here.
  *
  * @param sideLb - cold weight of a side, pounds
- * @example shiftAtlas(speciesById('hog'), {}, 91)[0]!.sharePct // => 2.6
+ * @throws RangeError when the condition's type is not of the species
  */
 export function shiftAtlas(species: Species, condition: Condition, sideLb: number): readonly Atom[] {
   const { atoms } = species.atlas;

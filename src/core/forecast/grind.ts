@@ -43,7 +43,7 @@ export type FatCount = Pick<GrindRules, 'fatBasis'> & { readonly lipid: GrindRul
  * Percent of separable fat that makes a wished percentage, as the species counts it: total fat t needs
  * s = (t - lipid of lean) / (lipid of fat - lipid of lean).
  *
- * @example separablePct(20, { fatBasis: 'total', lipid: { lean: 0.05, fat: 0.8 } }) // => 20
+ * @example separablePct(25, { fatBasis: 'separable', lipid: { lean: 0.03, fat: 0.93 } }) // => 25
  */
 export function separablePct(fatPct: number, { fatBasis, lipid }: FatCount): number {
   if (fatBasis === 'separable') return fatPct;

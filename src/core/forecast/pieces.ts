@@ -41,15 +41,25 @@ export function heldRun(
   cells: Cells,
   lengthScale: number,
 ): HeldRun {
-  const whole = rule.run.reduce((sum, id) => sum + lengthOf(cells, id), 0);
-  const usable = rule.lengthIn === undefined || whole === 0 ? 1 : rule.lengthIn / whole;
-  const held = holding.cells.flatMap((cell, i) => {
-    if (!rule.run.includes(cells.atoms[cells.atomOf[cell]!]!.id)) return [];
-    const lengthIn = cells.lengthIn[cell]! * holding.fractions[i]! * lengthScale * usable;
-    return [{ vertebra: cells.vertebraOf[cell]!, lengthIn }];
-  });
+  const scale = lengthScale * usablePart(rule, cells);
+  const held: { vertebra: number; lengthIn: number }[] = [];
+  let sum = 0;
+  for (let i = 0; i < holding.cells.length; i += 1) {
+    const cell = holding.cells[i]!;
+    if (!rule.run.includes(cells.atoms[cells.atomOf[cell]!]!.id)) continue;
+    const lengthIn = cells.lengthIn[cell]! * holding.fractions[i]! * scale;
+    held.push({ vertebra: cells.vertebraOf[cell]!, lengthIn });
+    sum += lengthIn;
+  }
   held.sort((a, b) => a.vertebra - b.vertebra);
-  return { lengthIn: held.reduce((sum, cell) => sum + cell.lengthIn, 0), cells: held };
+  return { lengthIn: sum, cells: held };
+}
+
+/** Part of a run that can be sliced, where the rule says fewer inches than there are. */
+function usablePart({ run, lengthIn }: { run: readonly string[]; lengthIn?: number }, cells: Cells): number {
+  if (lengthIn === undefined) return 1;
+  const whole = run.reduce((sum, id) => sum + lengthOf(cells, id), 0);
+  return whole === 0 ? 1 : lengthIn / whole;
 }
 
 function lengthOf(cells: Cells, atom: string): number {
@@ -186,7 +196,6 @@ export function packsByWeight(packaged: number, packWeight: number): number {
  * Lengths of a side against the reference side: the cube root of the weight ratio, times the type's own build.
  *
  * @param sideLb - cold weight of a whole side, pounds
- * @example lengthScaleOf(speciesById('hog'), 91) // => 1
  */
 export function lengthScaleOf(species: Species, sideLb: number, lengthFactor = 1): number {
   return Math.cbrt(sideLb / species.atlas.reference.sideLb) * lengthFactor;

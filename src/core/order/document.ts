@@ -1,5 +1,6 @@
 import { parseLength } from '../quantity/length';
 import { weight, convertUnits, type WeighingUnit, type Weight } from '../quantity/weight';
+import type { CarcassFacts } from '../carcass/condition';
 import type { InspectionClass } from '../label/label';
 import { emptySheet, houseSheet } from '../sheet/houseSheet';
 import { defaultParams } from '../sheet/params';
@@ -66,6 +67,7 @@ export type OrderDocument = {
     readonly killDate: string;
     readonly inspection: InspectionClass;
     readonly addOns?: readonly string[];
+    readonly carcass?: CarcassFacts;
   };
   readonly shares: readonly ShareDocument[];
   readonly weights?: {

@@ -69,6 +69,26 @@ const shareSchema = Joi.object({
 
 const sideWeights = Joi.object({ hot: positive, cold: positive });
 
+const sharePerAtom = Joi.object().pattern(words(40), Joi.number().min(0).max(1));
+
+const carcassSchema = Joi.object({
+  school: words(40),
+  breaks: Joi.object().pattern(words(40), words(40)),
+  condition: Joi.object({
+    type: words(40),
+    fatness: Joi.number().greater(0).max(10),
+    eyeSqIn: Joi.number().greater(0).max(40),
+    skinned: Joi.boolean(),
+    flags: Joi.array().items(words(40)).unique(),
+    missing: sharePerAtom,
+    condemned: sharePerAtom,
+    spinePct: Joi.number().min(20).max(80),
+    carries: Joi.object().pattern(words(40), Joi.boolean()),
+    daysHung: Joi.number().integer().min(0).max(120),
+    thinCover: Joi.boolean(),
+  }),
+});
+
 /** A whole animal is one share of both sides, or two shares of one side each. */
 function partsFitTogether(shares: readonly { part: string }[], helpers: Joi.CustomHelpers) {
   const parts = shares.map((share) => share.part).sort();
@@ -97,6 +117,7 @@ export const orderSchema = Joi.object({
       .required(),
     inspection: Joi.valid(...INSPECTION_CLASSES).required(),
     addOns: Joi.array().items(words(40)).unique(),
+    carcass: carcassSchema,
   }).required(),
   shares: Joi.array().min(1).max(2).items(shareSchema).custom(partsFitTogether).required(),
   weights: Joi.object({ left: sideWeights, right: sideWeights }),

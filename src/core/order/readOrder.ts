@@ -1,3 +1,4 @@
+import { carcassProblems } from '../carcass/carcassProblems';
 import { sideToCut, type SideToCut } from '../hang/sideToCut';
 import { failure, success, type Result } from '../quantity/result';
 import type { WeighingUnit } from '../quantity/weight';
@@ -32,6 +33,7 @@ export function situationOf(shop: ReadingShop, order: OrderDocument, part: Share
     sides: part === 'whole' ? 2 : 1,
     addOns: order.animal.addOns ?? [],
     tools: shop.tools,
+    ...order.animal.carcass,
   };
 }
 
@@ -48,9 +50,9 @@ export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocu
 
 /** Everything an order says that its species does not know or allow. */
 export function orderProblems(shop: ReadingShop, order: OrderDocument): FieldProblem[] {
-  const addOns = addOnProblems(order);
-  const sheets = addOns.length > 0 ? [] : sheetProblemsOf(shop, order);
-  return [...addOns, ...sheets, ...coldProblems(order)];
+  const animal = [...addOnProblems(order), ...carcassProblemsOf(order)];
+  const sheets = animal.length > 0 ? [] : sheetProblemsOf(shop, order);
+  return [...animal, ...sheets, ...coldProblems(order)];
 }
 
 function addOnProblems(order: OrderDocument): FieldProblem[] {
@@ -59,6 +61,13 @@ function addOnProblems(order: OrderDocument): FieldProblem[] {
   return (order.animal.addOns ?? [])
     .filter((addOn) => !known.includes(addOn))
     .map((addOn) => ({ field: 'animal.addOns', message: `A ${name.toLowerCase()} has no "${addOn}".` }));
+}
+
+function carcassProblemsOf({ animal }: OrderDocument): FieldProblem[] {
+  return carcassProblems(speciesById(animal.species), animal.carcass ?? {}).map(({ field, message }) => ({
+    field: `animal.carcass.${field}`,
+    message,
+  }));
 }
 
 function sheetProblemsOf(shop: ReadingShop, order: OrderDocument): FieldProblem[] {

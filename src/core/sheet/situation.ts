@@ -1,10 +1,9 @@
 import type { WeighingUnit } from '../quantity/weight';
-import type { BreakPlan } from '../carcass/breaks';
-import type { Condition, Part } from '../carcass/condition';
+import type { CarcassFacts, Part } from '../carcass/condition';
 import type { Decision, Option, Species } from '../species/types';
 
 /** What a sheet is answered for: the species, what is on the carcass, and what the shop can do. */
-export type Situation = {
+export type Situation = CarcassFacts & {
   readonly species: Species;
   readonly unit: WeighingUnit;
   /** 1 for a half, 2 for a whole animal. */
@@ -15,12 +14,6 @@ export type Situation = {
   readonly tools: readonly string[];
   /** A quarter when the share is one; a side when absent. */
   readonly part?: Part;
-  /** Whose break places and cut names are used; the species' reference when absent. */
-  readonly school?: string;
-  /** Break places that differ from the school's. */
-  readonly breaks?: BreakPlan;
-  /** What is known of the carcass; the reference carcass when absent. */
-  readonly condition?: Condition;
 };
 
 /** The decisions that are asked here, in the cutter's order. */

@@ -61,26 +61,38 @@ function cellWishes(
   if (claim.onlyIf !== undefined && params[claim.onlyIf] !== true) return [];
   const share = wishedShare(claim, params);
   if (share <= 0) return [];
-  const span = product.lastRibs
-    ? lastRibs(
-        product.lastRibs,
-        params,
-        cells,
-        product.claims.map((each) => each.atom),
-      )
-    : spanOf(claim, decision, cells);
-  const wish = {
-    share,
-    limit: claim.lessPer ? share : 1,
-    yields: claim.yields === true,
-    ...(claim.trim ? { trim: claim.trim } : {}),
-  };
-  return (cells.cellsOfAtom.get(claim.atom) ?? [])
-    .filter((cell) => {
-      const vertebra = cells.vertebraOf[cell]!;
-      return !span || vertebra < 0 || (vertebra >= span[0] && vertebra <= span[1]);
-    })
-    .map((cell) => ({ cell, ...wish }));
+  const limit = claim.lessPer ? share : 1;
+  const yields = claim.yields === true;
+  const { trim } = claim;
+  const reached = product.lastRibs
+    ? cellsWithin(cells, claim.atom, lastRibs(product.lastRibs, params, cells, product.claims))
+    : cellsOfClaim(claim, decision, cells);
+  return reached.map((cell) =>
+    trim ? { cell, share, limit, yields, trim } : { cell, share, limit, yields },
+  );
+}
+
+/** Where a claim reaches depends only on the carcass: it is looked up once for each way of dividing one. */
+const reachOfClaims = new WeakMap<Cells, Map<Claim, readonly number[]>>();
+
+function cellsOfClaim(claim: Claim, decision: Decision, cells: Cells): readonly number[] {
+  const ofCarcass = reachOfClaims.get(cells) ?? new Map<Claim, readonly number[]>();
+  reachOfClaims.set(cells, ofCarcass);
+  const known = ofCarcass.get(claim);
+  if (known) return known;
+  const reached = cellsWithin(cells, claim.atom, spanOf(claim, decision, cells));
+  ofCarcass.set(claim, reached);
+  return reached;
+}
+
+/** Cells of an atom between two vertebrae; cells without a vertebra are always within. */
+function cellsWithin(cells: Cells, atom: string, span: IndexSpan | undefined): readonly number[] {
+  const own = cells.cellsOfAtom.get(atom) ?? [];
+  if (!span) return own;
+  return own.filter((cell) => {
+    const vertebra = cells.vertebraOf[cell]!;
+    return vertebra < 0 || (vertebra >= span[0] && vertebra <= span[1]);
+  });
 }
 
 function wishedShare(claim: Claim, params: ParamValues): number {
@@ -107,17 +119,15 @@ function lastRibs(
   rule: NonNullable<Product['lastRibs']>,
   params: ParamValues,
   cells: Cells,
-  atoms: readonly string[],
+  claims: readonly Claim[],
 ): IndexSpan {
-  const last = Math.min(spanEnd(cells, rule.of[1]), lastVertebra(cells, atoms));
+  const last = Math.min(spanEnd(cells, rule.of[1]), lastVertebra(cells, claims));
   const first = spanEnd(cells, rule.of[0]);
   return [Math.max(first, last - numberParam(params, rule.param, 0) + 1), last];
 }
 
-/** The hindmost vertebra that any of these atoms reaches, wherever its breaks are. */
-function lastVertebra(cells: Cells, atoms: readonly string[]): number {
-  return Math.max(
-    0,
-    ...atoms.flatMap((atom) => cells.cellsOfAtom.get(atom) ?? []).map((cell) => cells.vertebraOf[cell]!),
-  );
+/** The hindmost vertebra that any of these claims reaches, wherever its breaks are. */
+function lastVertebra(cells: Cells, claims: readonly Claim[]): number {
+  const reached = claims.flatMap((claim) => cells.cellsOfAtom.get(claim.atom) ?? []);
+  return Math.max(0, ...reached.map((cell) => cells.vertebraOf[cell]!));
 }

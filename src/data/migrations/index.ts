@@ -5,6 +5,7 @@ import * as ledger from './003-ledger';
 import * as work from './004-work';
 import * as settlement from './005-settlement';
 import * as calls from './006-calls';
+import * as carcass from './007-carcass';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -16,6 +17,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['004-work', work],
   ['005-settlement', settlement],
   ['006-calls', calls],
+  ['007-carcass', carcass],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -1,3 +1,4 @@
+import type { CarcassFacts } from '@/core/carcass/condition';
 import type { InspectionClass } from '@/core/label/label';
 import type { Cents } from '@/core/quantity/money';
 import type { Database } from '../database';
@@ -19,6 +20,7 @@ export type Animal = {
   readonly killDate: string;
   readonly inspection: InspectionClass;
   readonly addOns: readonly string[];
+  readonly carcass: CarcassFacts;
   /** Owns the animal until it is sold. */
   readonly farm: Person;
   /** The price list in force on the day of booking; it stays with the animal. */
@@ -56,16 +58,18 @@ export async function writePerson(db: Database, person: Person): Promise<void> {
 export async function allAnimals(db: Database): Promise<Animal[]> {
   const people = await peopleById(db);
   const rows = await db('animals').select().orderBy('bookedAt').orderBy('tag');
-  return rows.map(({ farmId, addOns, ...animal }) => ({
+  return rows.map(({ farmId, addOns, carcass, ...animal }) => ({
     ...animal,
     addOns: JSON.parse(addOns),
+    carcass: JSON.parse(carcass),
     farm: people.get(farmId)!,
   }));
 }
 
 export async function writeAnimal(db: Database, animal: Animal): Promise<void> {
-  const { farm, addOns, ...row } = animal;
-  await db('animals').insert({ ...row, farmId: farm.id, addOns: JSON.stringify(addOns) });
+  const { farm, addOns, carcass, ...row } = animal;
+  const json = { addOns: JSON.stringify(addOns), carcass: JSON.stringify(carcass) };
+  await db('animals').insert({ ...row, ...json, farmId: farm.id });
 }
 
 export async function animalIdByTag(db: Database, tag: string): Promise<string | undefined> {

@@ -78,6 +78,7 @@ async function writeOrder(house: House, shop: Shop, requestId: string, document:
     killDate: document.animal.killDate,
     inspection: document.animal.inspection,
     addOns: document.animal.addOns ?? [],
+    carcass: document.animal.carcass ?? {},
     farm: await person(house, document.farm),
     priceListId: list.id,
     bookedAt: house.now.toISOString(),

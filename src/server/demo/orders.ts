@@ -65,6 +65,39 @@ const HALF_DONE: SheetDocument = {
   },
 };
 
+/** By the seam and off the bone: small steaks, strip and whole tenderloin. */
+const STEAKS: SheetDocument = {
+  houseForTheRest: true,
+  answers: {
+    chuck: [{ option: 'seam' }],
+    'flat-iron': [{ option: 'kept' }],
+    'mock-tender': [{ option: 'roast' }],
+    rib: [{ option: 'boneless', params: { thickness: '1 1/4' } }],
+    'back-ribs': [{ option: 'slab' }],
+    'short-loin': [{ option: 'strip' }],
+    tenderloin: [{ option: 'whole' }],
+  },
+  grind: {
+    fatPct: 20,
+    lines: [
+      { recipe: 'onion', form: 'patties', amount: { weight: 15 } },
+      { recipe: 'plain', form: 'bulk' },
+    ],
+  },
+};
+
+/** Nothing with backbone in it may be cut from an old cow. */
+const OLD_COW: SheetDocument = {
+  houseForTheRest: true,
+  answers: {
+    rib: [{ option: 'boneless' }],
+    'short-loin': [{ option: 'strip' }],
+    tenderloin: [{ option: 'filets' }],
+    'top-round': [{ option: 'jerky' }],
+    'bottom-round': [{ option: 'stew' }],
+  },
+};
+
 function share(
   part: ShareDocument['part'],
   name: string,
@@ -74,12 +107,20 @@ function share(
   return { part, owner: { name, phone }, deposit: 50, ...(sheet ? { sheet } : {}) };
 }
 
-function hog(
+/** Tag, farm, hot and cold weights left and right, and who has which part. */
+type Said = [
   tag: string,
   farm: string,
   hot: [number, number] | null,
   cold: [number, number] | null,
   shares: ShareDocument[],
+];
+
+type Carcass = Pick<OrderDocument['animal'], 'species' | 'sex' | 'carcass'>;
+
+function animal(
+  { species, sex, carcass }: Carcass,
+  ...[tag, farm, hot, cold, shares]: Said
 ): DemoOrder['document'] {
   const sides = hot && {
     left: { hot: hot[0], ...(cold ? { cold: cold[0] } : {}) },
@@ -90,13 +131,23 @@ function hog(
     version: 1,
     unit: 'lb',
     farm: { name: farm, phone: `555 01${tag.slice(-2)}` },
-    animal: { tag, species: 'hog', sex: 'barrow', inspection: 'custom-exempt' },
+    animal: {
+      tag,
+      species,
+      ...(sex ? { sex } : {}),
+      inspection: 'custom-exempt',
+      ...(carcass ? { carcass } : {}),
+    },
     shares,
     ...(sides ? { weights: sides } : {}),
   };
 }
 
-/** A live week at Skerry Sound: one hog and more in every state of the work. All names are invented. */
+function hog(...said: Said): DemoOrder['document'] {
+  return animal({ species: 'hog', sex: 'barrow' }, ...said);
+}
+
+/** A live week at Skerry Sound: animals in every state of the work. All names are invented. */
 export const DEMO_ORDERS: readonly DemoOrder[] = [
   {
     document: hog(
@@ -169,5 +220,58 @@ export const DEMO_ORDERS: readonly DemoOrder[] = [
     ]),
     killedDaysAgo: -1,
     progress: ['booked'],
+  },
+  {
+    document: animal(
+      { species: 'beef', sex: 'steer' },
+      'B041',
+      'Oxter Hill',
+      [391.5, 387.0],
+      [366.2, 361.9],
+      [
+        share('left', 'Bramwell Coy', '555 0152', STEAKS),
+        share('right', 'Ysolde Marrack', '555 0153', {
+          houseForTheRest: true,
+          answers: {
+            'short-loin': [{ option: 't-bone', params: { thickness: '1 1/4' } }],
+            tenderloin: [{ option: 'whole' }],
+          },
+        }),
+      ],
+    ),
+    killedDaysAgo: 14,
+    progress: ['approved', 'booked'],
+  },
+  {
+    document: animal(
+      { species: 'beef', sex: 'cow', carcass: { condition: { type: 'cow', flags: ['over-30-months'] } } },
+      'B042',
+      'Windle Croft',
+      [402.0, 398.4],
+      null,
+      [{ ...share('whole', 'Threlkeld Kitchen', '555 0154', OLD_COW), deposit: 200 }],
+    ),
+    killedDaysAgo: 6,
+    progress: ['booked'],
+  },
+  {
+    document: animal(
+      { species: 'lamb', sex: 'wether', carcass: { condition: { type: 'grass' } } },
+      'L207',
+      'Brackenhow',
+      [30.8, 30.4],
+      [29.9, 29.5],
+      [share('whole', 'Gwenna Sarn', '555 0155', HOUSE)],
+    ),
+    killedDaysAgo: 5,
+    progress: ['approved'],
+  },
+  {
+    document: animal({ species: 'lamb', carcass: { school: 'uk' } }, 'L208', 'Saltgate', [28.1, 27.7], null, [
+      share('left', 'Aldous Finch', '555 0156', HOUSE),
+      share('right', 'Rowena Tarr', '555 0157'),
+    ]),
+    killedDaysAgo: 1,
+    progress: ['booked', 'booked'],
   },
 ];

@@ -1,5 +1,6 @@
 import type { BillBasis } from '@/core/charges/bill';
 import type { PriceList } from '@/core/charges/priceList';
+import type { CarcassFacts } from '@/core/carcass/condition';
 import type { WeightBasis } from '@/core/hang/sideToCut';
 import { counted } from '@/core/quantity/counted';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
@@ -23,6 +24,7 @@ export type SheetView = {
   readonly sides: 1 | 2;
   readonly addOns: readonly string[];
   readonly tools: readonly string[];
+  readonly carcass: CarcassFacts;
   readonly coldSides: readonly Weight[];
   readonly weightBasis: WeightBasis;
   readonly sheet: Sheet;
@@ -41,7 +43,7 @@ export const sheetView = defineShareView<SheetView>('sheetView', async (house, o
   const shareId = order.share.id;
   const { weights, basis } = coldSides(order);
   const { hot, headSplit, deposit } = billBasis(order, weights[0]!, []);
-  const { species, unit, sides, addOns, tools } = order.situation;
+  const { species, unit, sides, addOns, tools, school, breaks, condition } = order.situation;
   const hung = counted(daysHung(order, house.now), 'day');
   return {
     shareId,
@@ -52,6 +54,11 @@ export const sheetView = defineShareView<SheetView>('sheetView', async (house, o
     sides,
     addOns,
     tools,
+    carcass: {
+      ...(school ? { school } : {}),
+      ...(breaks ? { breaks } : {}),
+      ...(condition ? { condition } : {}),
+    },
     coldSides: weights,
     weightBasis: basis,
     sheet: sheetInForce(order),

@@ -12,10 +12,17 @@ type Props = {
   onChange: (part: Partial<Draft>) => void;
 };
 
+/** The choices of a species, with the usual one first. */
+function withUsual(choices: SpeciesChoice['types'] | undefined, usual: string) {
+  return [{ value: '', label: usual }, ...(choices ?? []).map(({ id, label }) => ({ value: id, label }))];
+}
+
 /** What is asked of the animal and its farm. */
 export function AnimalFields({ draft, species, wrong, onChange: change }: Props) {
   const status = (field: string) => (wrong.has(field) ? { status: 'error' as const } : {});
-  const addOns = species.find((each) => each.id === draft.species)?.addOns ?? [];
+  const chosen = species.find((each) => each.id === draft.species);
+  const addOns = chosen?.addOns ?? [];
+  const flags = chosen?.flags ?? [];
   return (
     <>
       <div className={styles.row}>
@@ -33,7 +40,7 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
           <Select
             id="species"
             value={draft.species}
-            onChange={(value) => change({ species: value, addOns: [] })}
+            onChange={(value) => change({ species: value, addOns: [], school: '', type: '', flags: [] })}
             options={species.map((each) => ({ value: each.id, label: each.name }))}
             style={{ width: '100%' }}
           />
@@ -86,6 +93,45 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
           />
         </div>
       </div>
+      <div className={styles.row}>
+        <div>
+          <label htmlFor="carcass-type">Finish, breed type or age</label>
+          <Select
+            id="carcass-type"
+            value={draft.type}
+            {...status('animal.carcass.condition.type')}
+            onChange={(value) => change({ type: value })}
+            options={withUsual(chosen?.types, 'as usual')}
+            style={{ width: '100%' }}
+          />
+        </div>
+        <div>
+          <label htmlFor="school">Broken and named the way of</label>
+          <Select
+            id="school"
+            value={draft.school}
+            {...status('animal.carcass.school')}
+            onChange={(value) => change({ school: value })}
+            options={withUsual(chosen?.schools, 'this shop')}
+            style={{ width: '100%' }}
+          />
+        </div>
+      </div>
+      {flags.length > 0 && (
+        <div className={styles.row}>
+          <div>
+            <span className={styles.fieldName} id="carcass-flags">
+              True of this animal
+            </span>
+            <Checkbox.Group
+              aria-labelledby="carcass-flags"
+              value={draft.flags}
+              onChange={(values) => change({ flags: values as string[] })}
+              options={flags.map((flag) => ({ value: flag.id, label: flag.label }))}
+            />
+          </div>
+        </div>
+      )}
       {addOns.length > 0 && (
         <div className={styles.row}>
           <div>

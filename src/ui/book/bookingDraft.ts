@@ -1,10 +1,15 @@
 import type { OrderDocument, PersonDocument, ShareDocument } from '@/core/order/document';
 import type { WeighingUnit } from '@/core/quantity/weight';
 
+type Choice = { readonly id: string; readonly label: string };
+
 export type SpeciesChoice = {
   readonly id: string;
   readonly name: string;
-  readonly addOns: readonly { readonly id: string; readonly label: string }[];
+  readonly addOns: readonly Choice[];
+  readonly schools: readonly Choice[];
+  readonly types: readonly Choice[];
+  readonly flags: readonly Choice[];
 };
 
 /** What is typed for one household. */
@@ -27,6 +32,10 @@ export type Draft = {
   killDate: string;
   inspection: 'custom-exempt' | 'inspected';
   addOns: string[];
+  /** Empty for the shop's usual way of breaking, and for the reference carcass. */
+  school: string;
+  type: string;
+  flags: string[];
   farm: string;
   farmPhone: string;
   split: 'halves' | 'whole';
@@ -41,6 +50,9 @@ export function emptyDraft(species: string): Draft {
     killDate: '',
     inspection: 'custom-exempt',
     addOns: [],
+    school: '',
+    type: '',
+    flags: [],
     farm: '',
     farmPhone: '',
     split: 'halves',
@@ -64,6 +76,16 @@ function shareOf(part: ShareDocument['part'], household: Household): ShareDocume
   };
 }
 
+/** What is said of the carcass; nothing when nothing is. */
+function carcassOf({ school, type, flags }: Draft): Pick<OrderDocument['animal'], 'carcass'> {
+  const condition = { ...(type ? { type } : {}), ...(flags.length > 0 ? { flags } : {}) };
+  const carcass = {
+    ...(school ? { school } : {}),
+    ...(Object.keys(condition).length > 0 ? { condition } : {}),
+  };
+  return Object.keys(carcass).length > 0 ? { carcass } : {};
+}
+
 /** The order that a draft stands for, as an open order file would say it. */
 export function documentOf(draft: Draft, unit: WeighingUnit): OrderDocument {
   const [first, second] = draft.households;
@@ -78,6 +100,7 @@ export function documentOf(draft: Draft, unit: WeighingUnit): OrderDocument {
       killDate: draft.killDate,
       inspection: draft.inspection,
       addOns: draft.addOns,
+      ...carcassOf(draft),
       ...(draft.sex.trim() ? { sex: draft.sex.trim() } : {}),
     },
     shares:

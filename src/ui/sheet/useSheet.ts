@@ -59,6 +59,7 @@ export function useSheet(view: SheetView): SheetState {
       sides: view.sides,
       addOns: view.addOns,
       tools: view.tools,
+      ...view.carcass,
     }),
     [view],
   );
