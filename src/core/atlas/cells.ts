@@ -26,6 +26,8 @@ export type Cells = {
   readonly lengthIn: Float64Array;
   /** 1 where a wish for fat left on reaches the cell. */
   readonly cover: Uint8Array;
+  /** Share of the weighed piece, per atom. */
+  readonly atomShare: Float64Array;
   /** Part of each cell that can be cut: 1 less what is condemned. */
   readonly sound: Float64Array;
   readonly cellsOfAtom: ReadonlyMap<string, readonly number[]>;
@@ -138,6 +140,7 @@ function written(input: {
     lengthIn: new Float64Array(count),
     cover: new Uint8Array(count),
     sound: new Float64Array(count),
+    atomShare: new Float64Array(atoms.length),
     cellsOfAtom,
     vertebraIndex,
     partOfSide: total / wholeSide,
@@ -148,6 +151,7 @@ function written(input: {
     cells.atomOf[cell] = indexOfAtom.get(atom.id)!;
     cells.vertebraOf[cell] = vertebra;
     cells.share[cell] = share;
+    cells.atomShare[cells.atomOf[cell]!]! += share;
     cells.lean[cell] = (share * own.composition.lean) / 100;
     cells.fat[cell] = (share * own.composition.fat) / 100;
     cells.bone[cell] = (share * own.composition.bone) / 100;

@@ -11,6 +11,12 @@ export type CutYield = {
   readonly trim: TissueWeights;
   /** Part of `trim.bone` that makes stock. */
   readonly stockBone: number;
+  /** What is kept of each held cell after the knife, before the saw. */
+  readonly keptByCell: readonly number[];
+  /** Part of what is kept that is lean. */
+  readonly leanShare: number;
+  /** Part that is bone. */
+  readonly boneShare: number;
   readonly kerf: number;
   readonly green: number;
   /** Lost by the packed pounds to drip and air. */
@@ -41,7 +47,8 @@ export function cutHolding(side: SideOnTheBlock, holding: Holding): CutYield {
   const shift = coverShift(species.cutting, product, values) + (side.type?.coverShift ?? 0);
   const residue = product.boned ? species.cutting.boningResidue : undefined;
   const trim: TissueWeights = { lean: 0, fat: 0, bone: 0, skin: 0 };
-  let [stockBone, gross] = [0, 0];
+  const keptByCell: number[] = [];
+  let [stockBone, gross, keptLean, keptBone] = [0, 0, 0, 0];
   for (let i = 0; i < holding.cells.length; i += 1) {
     const cell = holding.cells[i]!;
     const own = holding.trims[i] ? { ...rule, ...holding.trims[i] } : rule;
@@ -50,7 +57,9 @@ export function cutHolding(side: SideOnTheBlock, holding: Holding): CutYield {
     let fat = mass * cells.fat[cell]!;
     const bone = mass * cells.bone[cell]!;
     const skin = mass * cells.skin[cell]!;
-    gross += lean + fat + bone + skin;
+    const whole = lean + fat + bone + skin;
+    gross += whole;
+    const before = trim.lean + trim.fat + trim.bone + trim.skin;
     if (residue) {
       trim.bone += lean * residue.lean + fat * residue.fat;
       lean *= 1 - residue.lean;
@@ -61,13 +70,19 @@ export function cutHolding(side: SideOnTheBlock, holding: Holding): CutYield {
     trim.bone += bone * own.bone;
     trim.skin += skin * own.skin;
     if (cells.atoms[cells.atomOf[cell]!]!.stockBone) stockBone += bone * own.bone;
+    keptLean += lean * (1 - own.lean);
+    keptBone += bone * (1 - own.bone);
+    keptByCell.push(whole - (trim.lean + trim.fat + trim.bone + trim.skin - before));
   }
   const net = gross - (trim.lean + trim.fat + trim.bone + trim.skin);
   const kerf = net * kerfShare(species.cutting, product, values);
   const green = net - kerf;
   const finished = green * (cured ? product.cure!.finishedYield : product.finishedYield);
   const airLoss = finished * species.cutting.packShrinkShare;
-  return { trim, stockBone, kerf, green, airLoss, packaged: finished - airLoss };
+  const packaged = finished - airLoss;
+  const leanShare = net > 0 ? keptLean / net : 0;
+  const boneShare = net > 0 ? keptBone / net : 0;
+  return { trim, stockBone, keptByCell, leanShare, boneShare, kerf, green, airLoss, packaged };
 }
 
 type Values = Holding['form']['form']['params'];

@@ -1,22 +1,31 @@
 import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { GrindLine } from '../sheet/types';
+import { P90_DEVIATIONS } from '../ranges/spread';
 import type { PoolKeep, Species } from '../species/types';
 import { packsOf, wholePieces, type DraftLine } from './lines';
 import { packsByWeight } from './pieces';
 import type { ForecastLine } from './types';
 
-function range(packaged: Weight, share: number): { low: Weight; high: Weight } {
+/** Eight in ten lie between these: the forecast less and more 1.28 standard deviations. */
+function range(packaged: Weight, relativeSd: number): { low: Weight; high: Weight; relativeSd: number } {
+  const off = P90_DEVIATIONS * relativeSd;
   return {
-    low: Math.round(packaged * (1 - share)) as Weight,
-    high: Math.round(packaged * (1 + share)) as Weight,
+    low: Math.round(packaged * Math.max(0, 1 - off)) as Weight,
+    high: Math.round(packaged * (1 + off)) as Weight,
+    relativeSd,
   };
 }
 
-/** A cut's line with its rounded weights. `share` is how far such a line usually lies beside its forecast. */
+/** The scatter of single orders as this shop has it, and how sure its usual is. */
+function relativeSd({ spread, packaged, experience }: DraftLine): number {
+  if (packaged <= 0) return 0;
+  return Math.hypot((spread / packaged) * experience.noiseScale, experience.logRatioSd);
+}
+
+/** A cut's line with its rounded weights. */
 export function cutLine(
   draft: DraftLine,
   { packaged, airLoss, cureLoss, kerf }: Pick<ForecastLine, 'packaged' | 'airLoss' | 'cureLoss' | 'kerf'>,
-  share: number,
 ): ForecastLine {
   const trim = {
     lean: Math.round(draft.trim.lean) as Weight,
@@ -38,7 +47,8 @@ export function cutLine(
     airLoss,
     cureLoss,
     packaged,
-    ...range(packaged, share),
+    ...range(packaged, relativeSd(draft)),
+    evidence: draft.experience.evidence,
     pieces: wholePieces(draft.pieces),
     names: draft.names,
     packs: packsOf(draft, packaged),
@@ -57,7 +67,13 @@ const NO_TRIM = { lean: 0, fat: 0, bone: 0, skin: 0 } as ForecastLine['trim'];
 const FORM_CHARGES = { bulk: [], patties: ['patties'], links: ['linking'] } as const;
 
 /** A line that the grinder makes. */
-export function grindLine(species: Species, line: GrindLine, index: number, packaged: Weight): ForecastLine {
+export function grindLine(
+  species: Species,
+  line: GrindLine,
+  index: number,
+  packaged: Weight,
+  sdShare: number,
+): ForecastLine {
   const recipe = species.recipes.find((each) => each.id === line.recipe) ?? species.recipes[0]!;
   return {
     key: `grind.${index}`,
@@ -72,7 +88,8 @@ export function grindLine(species: Species, line: GrindLine, index: number, pack
     airLoss: 0 as Weight,
     cureLoss: 0 as Weight,
     packaged,
-    ...range(packaged, species.tolerance.lineShare),
+    ...range(packaged, sdShare),
+    evidence: 0,
     pieces: null,
     names: [],
     packs: packsByWeight(packaged, line.packWeight),
@@ -90,7 +107,12 @@ export function grindLine(species: Species, line: GrindLine, index: number, pack
 }
 
 /** What a customer keeps of the fat, bone or skin. */
-export function keptLine(keep: PoolKeep, packaged: Weight, unit: WeighingUnit, share: number): ForecastLine {
+export function keptLine(
+  keep: PoolKeep,
+  packaged: Weight,
+  unit: WeighingUnit,
+  sdShare: number,
+): ForecastLine {
   const packWeight = weight(convertUnits(keep.packLb, 'lb', unit));
   return {
     key: keep.id,
@@ -105,7 +127,8 @@ export function keptLine(keep: PoolKeep, packaged: Weight, unit: WeighingUnit, s
     airLoss: 0 as Weight,
     cureLoss: 0 as Weight,
     packaged,
-    ...range(packaged, share),
+    ...range(packaged, sdShare),
+    evidence: 0,
     pieces: null,
     names: [],
     packs: packsByWeight(packaged, packWeight),

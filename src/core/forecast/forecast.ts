@@ -1,5 +1,7 @@
 import { cellsOf } from '../atlas/cells';
 import { typeOf } from '../carcass/shiftAtlas';
+import { noExperience } from '../learning/experience';
+import { cutSpread, givesOf, P90_DEVIATIONS } from '../ranges/spread';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims } from '../sheet/claims';
 import type { Situation } from '../sheet/situation';
@@ -8,17 +10,23 @@ import { wishesOf } from '../sheet/wishes';
 import { cutHolding, type SideOnTheBlock } from './cutting';
 import { cutLine, grindLine, keptLine } from './finishedLines';
 import { grindTrim, type GrindResult } from './grind';
-import { draftLine, type DraftLine } from './lines';
+import { draftLine, ownCutOf, type DraftLine } from './lines';
 import { mergeDrafts } from './mergeDrafts';
 import { lengthScaleOf } from './pieces';
 import { addLeftovers, addTrim, emptyPools, type Pools } from './pools';
+import { shareSpread, type GivenCut, type ShareSpread } from './shareSpread';
 import { takeShare } from './takeShare';
 import type { Forecast, ForecastLine, Losses } from './types';
+import { withExperience } from './withExperience';
 
 /** A customer's freezer takes 35 to 40 lb of packs to the cubic foot (processing figures, freezer). */
 const LB_PER_CUFT = 37.5;
 
-type SideResult = { readonly drafts: readonly DraftLine[]; readonly shrink: number };
+type SideResult = {
+  readonly drafts: readonly DraftLine[];
+  readonly cuts: readonly GivenCut[];
+  readonly shrink: number;
+};
 
 /** What is not yet rounded: every place that weight can end in. */
 type Unrounded = {
@@ -26,6 +34,7 @@ type Unrounded = {
   readonly pools: Pools;
   readonly grind: GrindResult;
   readonly shrink: number;
+  readonly spread: ShareSpread;
 };
 
 /**
@@ -41,7 +50,8 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     throw new RangeError(`"coldSides" expected ${situation.sides} weights, got ${coldSides.length}`);
   }
   const { species } = situation;
-  const pools = emptyPools();
+  const cells = cellsOf(situation, wholeSideLb(situation, coldSides));
+  const pools = emptyPools(cells.atoms.length);
   const sides = coldSides.map((_, index) => cutSide(situation, sheet, coldSides, index === 0 ? 1 : 2, pools));
   const sinew = pools.lean * species.grind.sinewShare;
   pools.lean -= sinew;
@@ -52,11 +62,15 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     ...(type?.lipidLean === undefined ? {} : { lean: type.lipidLean }),
   };
   const { packShrinkShare } = species.cutting;
-  return finish(situation, sheet, sumWeights(coldSides), {
+  const grind = grindTrim(pools, sheet.grind, species.grind, { lipid, packShrinkShare });
+  const coldWeight = sumWeights(coldSides);
+  const cuts = sides.flatMap((side) => side.cuts);
+  return finish(situation, sheet, coldWeight, {
     drafts: mergeDrafts(sides[0]!.drafts, sides[1]?.drafts ?? []),
     pools,
-    grind: grindTrim(pools, sheet.grind, species.grind, { lipid, packShrinkShare }),
+    grind,
     shrink: sides.reduce((sum, side) => sum + side.shrink, 0),
+    spread: shareSpread({ cells, cuts, pools, grind, species, coldWeight }),
   });
 }
 
@@ -99,13 +113,20 @@ function cutSide(
   pools: Pools,
 ): SideResult {
   const { claims, block, lengthScale } = claimsOnSide(situation, sheet, coldSides, side);
+  const { uncertainty, grind } = situation.species;
+  const usual = noExperience(uncertainty);
+  const cuts: GivenCut[] = [];
   const drafts = claims.holdings.map((holding) => {
-    const cut = cutHolding(block, holding);
-    addTrim(pools, cut, situation.species.grind);
-    return draftLine({ situation, block, lengthScale, holding, cut });
+    const experience = situation.experience?.[ownCutOf(holding)] ?? usual;
+    const cut = withExperience(cutHolding(block, holding), experience);
+    const gives = givesOf(block.cells, holding, cut);
+    cuts.push({ cut, gives });
+    addTrim(pools, cut, gives, grind);
+    const spread = cutSpread(gives, block.cells, cut.packaged, uncertainty);
+    return draftLine({ situation, block, lengthScale, holding, cut, spread, experience });
   });
   addLeftovers(pools, block, claims.free);
-  return { drafts, shrink: coldSides[side - 1]! - block.weightLeft };
+  return { drafts, cuts, shrink: coldSides[side - 1]! - block.weightLeft };
 }
 
 /** Rounds once and writes the result down. */
@@ -125,22 +146,20 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
     },
     cold,
   );
-  const spread = species.tolerance.lineShare;
+  const { spread } = exact;
+  const grindShare = pools.lean > 0 ? spread.grind / sumOf(grind.parts.map((part) => part.packaged)) : 0;
+  const keptShare = species.tolerance.lineShare / P90_DEVIATIONS;
   const lines = [
     ...drafts.map((draft, i) =>
-      cutLine(
-        draft,
-        {
-          packaged: rounded.packaged[i]!,
-          airLoss: rounded.airLoss[i]!,
-          cureLoss: rounded.cureLoss[i]!,
-          kerf: rounded.kerf[i]!,
-        },
-        spread,
-      ),
+      cutLine(draft, {
+        packaged: rounded.packaged[i]!,
+        airLoss: rounded.airLoss[i]!,
+        cureLoss: rounded.cureLoss[i]!,
+        kerf: rounded.kerf[i]!,
+      }),
     ),
-    ...grind.parts.map((part, i) => grindLine(species, part.line, i, rounded.grind[i]!)),
-    ...kept.map((pool, i) => keptLine(pool.keep, rounded.kept[i]!, unit, spread)),
+    ...grind.parts.map((part, i) => grindLine(species, part.line, i, rounded.grind[i]!, grindShare)),
+    ...kept.map((pool, i) => keptLine(pool.keep, rounded.kept[i]!, unit, keptShare)),
   ].filter((line) => line.gross > 0);
   const losses: Losses = {
     fat: rounded.fat[0]!,
@@ -152,7 +171,7 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
     grinder: rounded.grinder[0]!,
     cuttingShrink: sumWeights([rounded.cuttingShrink[0]!, ...rounded.airLoss]),
   };
-  return { ...totals(situation, cold, lines), losses, pool: grindPool(pools, grind, lines) };
+  return { ...totals(situation, cold, lines, spread.takeHome), losses, pool: grindPool(pools, grind, lines) };
 }
 
 /** What reaches no box, each a list of one for the rounding. */
@@ -166,6 +185,10 @@ function lostPools({ pools, grind, shrink }: Unrounded, kept: readonly Kept[]) {
     grinder: [grind.loss],
     cuttingShrink: [shrink + grind.airLoss],
   };
+}
+
+function sumOf(numbers: readonly number[]): number {
+  return numbers.reduce((sum, each) => sum + each, 0);
 }
 
 /** Fat that no grind takes: what is loose beyond the wish, and the hard fat. */
@@ -186,12 +209,13 @@ function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLin
 }
 
 function totals(
-  { species, unit }: Situation,
+  { unit }: Situation,
   cold: Weight,
   lines: readonly ForecastLine[],
+  takeHomeSpread: number,
 ): Omit<Forecast, 'losses' | 'pool'> {
   const takeHome = sumWeights(lines.map((line) => line.packaged));
-  const spread = Math.round(cold * species.tolerance.orderShare);
+  const spread = Math.round(P90_DEVIATIONS * takeHomeSpread);
   return {
     coldWeight: cold,
     lines,

@@ -1,4 +1,5 @@
 import { schoolById } from '../carcass/breaks';
+import type { CutExperience } from '../learning/experience';
 import type { Weight } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { cureChosen, numberParam, weightParam } from '../sheet/params';
@@ -19,6 +20,9 @@ export type DraftLine = {
   readonly airLoss: number;
   readonly cureLoss: number;
   readonly packaged: number;
+  /** Standard deviation of what is packed. */
+  readonly spread: number;
+  readonly experience: CutExperience;
   readonly pieces: number | null;
   readonly names: readonly NamedPieces[];
   readonly piecesPerPack: number | null;
@@ -29,19 +33,27 @@ export type DraftLine = {
   readonly labelWords: readonly string[];
 };
 
+/** The cut's own name in the species' data, cured or fresh as it is asked. */
+export function ownCutOf({ wish, form }: Holding): string {
+  const { product } = wish;
+  return cureChosen(product, form.form.params) ? product.cure!.cut : product.cut;
+}
+
 export function draftLine(input: {
   situation: Situation;
   block: SideOnTheBlock;
   lengthScale: number;
   holding: Holding;
   cut: CutYield;
+  spread: number;
+  experience: CutExperience;
 }): DraftLine {
   const { situation, block, holding, cut } = input;
   const { product, index } = holding.wish;
   const { params } = holding.form.form;
   const cure = cureChosen(product, params);
   const { packs } = product;
-  const ownCut = cure ? product.cure!.cut : product.cut;
+  const ownCut = ownCutOf(holding);
   const { cures } = situation.species;
   const context = {
     species: situation.species,
@@ -60,6 +72,8 @@ export function draftLine(input: {
     airLoss: cut.airLoss,
     cureLoss: cut.green - cut.airLoss - cut.packaged,
     packaged: cut.packaged,
+    spread: input.spread,
+    experience: input.experience,
     pieces: acrossSides(product, piecesOf(context, holding, cut.packaged)),
     names: namesOf(context, holding),
     piecesPerPack: packs.kind === 'pieces' ? numberParam(params, packs.param, 1) : null,

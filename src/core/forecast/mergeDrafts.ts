@@ -31,6 +31,8 @@ function addDrafts(a: DraftLine, b: DraftLine): DraftLine {
   return {
     ...a,
     packaged: a.packaged + b.packaged,
+    // Both sides are of one animal, cut by one hand: what one lies beside, the other does too.
+    spread: a.spread + b.spread,
     airLoss: a.airLoss + b.airLoss,
     cureLoss: a.cureLoss + b.cureLoss,
     kerf: a.kerf + b.kerf,

@@ -15,9 +15,18 @@ export type Pools = {
   stockBone: number;
   skin: number;
   inedible: number;
+  /** What each atom, by index of the cells' atoms, gives to the tub. */
+  readonly tub: TubByAtom;
 };
 
-export function emptyPools(): Pools {
+export type TubByAtom = {
+  readonly lean: Float64Array;
+  readonly attachedFat: Float64Array;
+  readonly looseFat: Float64Array;
+};
+
+/** @param atoms - how many atoms the carcass has */
+export function emptyPools(atoms: number): Pools {
   return {
     lean: 0,
     looseFat: 0,
@@ -27,21 +36,39 @@ export function emptyPools(): Pools {
     stockBone: 0,
     skin: 0,
     inedible: 0,
+    tub: {
+      lean: new Float64Array(atoms),
+      attachedFat: new Float64Array(atoms),
+      looseFat: new Float64Array(atoms),
+    },
   };
 }
 
-/** Adds what trimming one cut gives to the pools. */
-export function addTrim(pools: Pools, { trim, stockBone }: CutYield, rules: GrindRules): void {
+/**
+ * Adds what trimming one cut gives to the pools.
+ *
+ * @param gives - what each atom gives to the packed cut; its trim is taken to come from the atoms in the same proportion
+ */
+export function addTrim(
+  pools: Pools,
+  { trim, stockBone, packaged }: CutYield,
+  gives: ReadonlyMap<number, number>,
+  rules: GrindRules,
+): void {
+  const attached = trim.fat * rules.attachedShare.trim;
   pools.lean += trim.lean;
-  addFat(pools, trim.fat, rules.attachedShare.trim);
+  pools.attachedFat += attached;
+  pools.looseFat += trim.fat - attached;
   pools.bone += trim.bone - stockBone;
   pools.stockBone += stockBone;
   pools.skin += trim.skin;
-}
-
-function addFat(pools: Pools, fat: number, attachedShare: number): void {
-  pools.attachedFat += fat * attachedShare;
-  pools.looseFat += fat * (1 - attachedShare);
+  if (packaged <= 0) return;
+  for (const [atom, gift] of gives) {
+    const part = gift / packaged;
+    pools.tub.lean[atom]! += trim.lean * part;
+    pools.tub.attachedFat[atom]! += attached * part;
+    pools.tub.looseFat[atom]! += (trim.fat - attached) * part;
+  }
 }
 
 /**
@@ -62,7 +89,8 @@ export function addLeftovers(pools: Pools, block: SideOnTheBlock, free: Float64A
 
 /** @param mass - weight of the whole side times the free part of the cell */
 function addLeftover(pools: Pools, { cells, species }: SideOnTheBlock, cell: number, mass: number): void {
-  const atom = cells.atoms[cells.atomOf[cell]!]!;
+  const index = cells.atomOf[cell]!;
+  const atom = cells.atoms[index]!;
   const lean = mass * cells.lean[cell]!;
   const fat = mass * cells.fat[cell]!;
   const bone = mass * cells.bone[cell]!;
@@ -81,8 +109,15 @@ function addLeftover(pools: Pools, { cells, species }: SideOnTheBlock, cell: num
       return;
     case 'pools': {
       const { lean: leanStays, fat: fatStays } = atom.residue ?? { lean: 0, fat: 0 };
+      const ground = fat * (1 - fatStays);
+      const attached = ground * (atom.attachedShare ?? species.grind.attachedShare.whole);
+      const { tub } = pools;
       pools.lean += lean * (1 - leanStays);
-      addFat(pools, fat * (1 - fatStays), atom.attachedShare ?? species.grind.attachedShare.whole);
+      pools.attachedFat += attached;
+      pools.looseFat += ground - attached;
+      tub.lean[index]! += lean * (1 - leanStays);
+      tub.attachedFat[index]! += attached;
+      tub.looseFat[index]! += ground - attached;
       pools.bone += lean * leanStays + fat * fatStays;
       pools.skin += skin;
       if (atom.stockBone) pools.stockBone += bone;

@@ -35,9 +35,13 @@ export type ForecastLine = {
   /** What cure and smoke take away; negative when brine stays in. */
   readonly cureLoss: Weight;
   readonly packaged: Weight;
-  /** Eight in ten such lines are expected between these. */
+  /** One in ten such lines is expected below the low, one above the high: P10 and P90. */
   readonly low: Weight;
   readonly high: Weight;
+  /** Standard deviation of the packed weight, as a share of it. */
+  readonly relativeSd: number;
+  /** Weight of the shop's own orders in this line against the reference, 0 to 1. */
+  readonly evidence: number;
   /** Null where pieces are not counted. */
   readonly pieces: number | null;
   /** Names that change along the cut, with the pieces that carry each; empty where it has one name. */

@@ -1,5 +1,6 @@
 import type { WeighingUnit } from '../quantity/weight';
 import type { CarcassFacts, Part } from '../carcass/condition';
+import type { Experience } from '../learning/experience';
 import type { Decision, Option, Species } from '../species/types';
 
 /** What a sheet is answered for: the species, what is on the carcass, and what the shop can do. */
@@ -14,6 +15,8 @@ export type Situation = CarcassFacts & {
   readonly tools: readonly string[];
   /** A quarter when the share is one; a side when absent. */
   readonly part?: Part;
+  /** What the shop's finished orders say of its cuts; the reference alone when absent. */
+  readonly experience?: Experience;
 };
 
 /** The decisions that are asked here, in the cutter's order. */

@@ -423,5 +423,11 @@ export const speciesSchema = Joi.object<Species>({
   cautions: Joi.array()
     .items(Joi.object({ id: id.required(), where: id.required(), text: words.required() }))
     .required(),
+  uncertainty: Joi.object({
+    atomCv: share.required(),
+    cutCv: share.required(),
+    sideSd: share.required(),
+    priorSd: share.required(),
+  }).required(),
   tolerance: Joi.object({ lineShare: share.required(), orderShare: share.required() }).required(),
 });

@@ -460,6 +460,18 @@ export type FaceTrim = {
   readonly where: readonly { readonly atoms: readonly string[]; readonly share: number }[];
 };
 
+/** How far carcasses and hands lie beside the figures, as shares; standard deviations. */
+export type Uncertainty = {
+  /** Of an atom's weight, animal by animal. */
+  readonly atomCv: number;
+  /** Of a cut's weight by the hand that trims it. */
+  readonly cutCv: number;
+  /** Of the whole take-home, in parts of the cold weight: the fatness nobody measured. */
+  readonly sideSd: number;
+  /** Of a shop's own usual against the reference, before it has finished an order. */
+  readonly priorSd: number;
+};
+
 /** What the block takes, whatever is cut; one model for every species, with the species' own figures. */
 export type CuttingRules = {
   /** Lost from the whole side to air and drip before it is cut. */
@@ -511,5 +523,6 @@ export type Species = {
   readonly sideMap: SideMap;
   readonly cautions: readonly Caution[];
   /** Share by which a forecast line may miss and still be usual, and points of yield for a whole order. */
+  readonly uncertainty: Uncertainty;
   readonly tolerance: { readonly lineShare: number; readonly orderShare: number };
 };

@@ -1,0 +1,57 @@
+import type { Cells } from '../atlas/cells';
+import { atomSpread, grindSlopes } from '../ranges/spread';
+import type { Species } from '../species/types';
+import type { CutYield } from './cutting';
+import type { GrindResult } from './grind';
+import type { Pools } from './pools';
+
+/** A cut of a side with what each atom gives to it. */
+export type GivenCut = { readonly cut: CutYield; readonly gives: ReadonlyMap<number, number> };
+
+/** Standard deviations of the grind and of the whole take-home; weights in thousandths. */
+export type ShareSpread = { readonly grind: number; readonly takeHome: number };
+
+/**
+ * How far the grind and the take-home may lie beside their forecast. The grind follows its trim, atom by atom and hand
+ * by hand: what a hand leaves on a cut is missing in the tub. What a hand takes off a cut comes back as grind as far
+ * as it is lean; the rest is lost to the boxes.
+ */
+export function shareSpread(input: {
+  readonly cells: Cells;
+  readonly cuts: readonly GivenCut[];
+  readonly pools: Pools;
+  readonly grind: GrindResult;
+  readonly species: Pick<Species, 'grind' | 'uncertainty'>;
+  /** Thousandths. */
+  readonly coldWeight: number;
+}): ShareSpread {
+  const { cells, cuts, pools, grind } = input;
+  const { grind: rules, uncertainty } = input.species;
+  const slopes = grindSlopes(pools, grind.fatUsed, 1 - rules.grinderLossShare);
+  const toGrind = new Map<number, number>();
+  const toBoxes = new Map<number, number>();
+  for (let atom = 0; atom < cells.atoms.length; atom += 1) {
+    const gift =
+      pools.tub.lean[atom]! * slopes.lean * (1 - rules.sinewShare) +
+      pools.tub.attachedFat[atom]! * slopes.attachedFat +
+      pools.tub.looseFat[atom]! * slopes.looseFat;
+    toGrind.set(atom, gift);
+    toBoxes.set(atom, gift);
+  }
+  let [handGrind, handBoxes] = [0, 0];
+  for (const { cut, gives } of cuts) {
+    for (const [atom, gift] of gives) toBoxes.set(atom, toBoxes.get(atom)! + gift);
+    const hand = uncertainty.cutCv * cut.packaged;
+    const returned = Math.min(1, cut.leanShare * slopes.lean);
+    handGrind += (hand * returned) ** 2;
+    handBoxes += (hand * (1 - returned)) ** 2;
+  }
+  return {
+    grind: Math.hypot(atomSpread(toGrind, cells.atomShare, uncertainty), Math.sqrt(handGrind)),
+    takeHome: Math.hypot(
+      atomSpread(toBoxes, cells.atomShare, uncertainty),
+      Math.sqrt(handBoxes),
+      uncertainty.sideSd * input.coldWeight,
+    ),
+  };
+}

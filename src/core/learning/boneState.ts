@@ -1,0 +1,21 @@
+import type { Forecast } from '../forecast/types';
+
+/** How much of an animal's bone left it: yields are compared only between animals of one state. */
+export const BONE_STATES = ['bone-in', 'mixed', 'boneless'] as const;
+export type BoneState = (typeof BONE_STATES)[number];
+
+/** Parts of the carcass' bone that went out, above which a sheet counts as mixed and as boneless. */
+const MIXED_ABOVE = 0.6;
+const BONELESS_ABOVE = 0.85;
+
+/**
+ * The bone state of a sheet: by the part of the carcass' bone that leaves.
+ *
+ * @param boneShare - of the carcass, 0 to 1
+ */
+export function boneStateOf(expected: Forecast, boneShare: number): BoneState {
+  const bone = expected.coldWeight * boneShare;
+  const out = bone > 0 ? expected.losses.bone / bone : 0;
+  if (out > BONELESS_ABOVE) return 'boneless';
+  return out > MIXED_ABOVE ? 'mixed' : 'bone-in';
+}

@@ -1,0 +1,78 @@
+import type { Lot, SplitCounts, SplitProblem } from './problem';
+
+/** Guards floor and ceiling of shares that should come out whole. */
+const ROUNDING_DUST = 1e-9;
+
+/**
+ * The split as a mixed-integer program in LP text: packages are whole, each is given once, each party gets of every
+ * cut its share rounded down or up, and z, the largest unfairness in weight or worth in percent of the whole, is as
+ * small as it can be.
+ */
+export function splitModel({ lots, parties }: SplitProblem): string {
+  const give = (lot: number, party: number) => `x${lot}_${party}`;
+  const rows: string[] = lots.map(
+    (lot, at) => `once${at}: ${parties.map((_, party) => give(at, party)).join(' + ')} = ${lot.packages}`,
+  );
+  for (const [name, measure] of [
+    ['weight', (lot: Lot) => lot.weight],
+    ['worth', (lot: Lot) => lot.worth],
+  ] as const) {
+    const whole = lots.reduce((sum, lot) => sum + lot.packages * measure(lot), 0);
+    if (whole <= 0) continue;
+    parties.forEach(({ sharePct }, party) => {
+      const got = lots
+        .map((lot, at) => ({ part: (100 * measure(lot)) / whole, name: give(at, party) }))
+        .filter(({ part }) => part > 0)
+        .map(({ part, name: variable }) => `${part} ${variable}`)
+        .join(' + ');
+      rows.push(
+        `${name}Over${party}: ${got} - z <= ${sharePct}`,
+        `${name}Under${party}: ${got} + z >= ${sharePct}`,
+      );
+    });
+  }
+  for (const [cut, at] of lotsByCut(lots)) {
+    const packages = at.reduce((sum, lot) => sum + lots[lot]!.packages, 0);
+    parties.forEach(({ sharePct }, party) => {
+      const own = (packages * sharePct) / 100;
+      const got = at.map((lot) => give(lot, party)).join(' + ');
+      const row = `cut${[...lotsByCut(lots).keys()].indexOf(cut)}_${party}`;
+      rows.push(
+        `${row}least: ${got} >= ${Math.floor(own + ROUNDING_DUST)}`,
+        `${row}most: ${got} <= ${Math.ceil(own - ROUNDING_DUST)}`,
+      );
+    });
+  }
+  const variables = lots.flatMap((_, at) => parties.map((__, party) => give(at, party)));
+  const bounds = lots.flatMap((lot, at) =>
+    parties.map((_, party) => `0 <= ${give(at, party)} <= ${lot.packages}`),
+  );
+  return [
+    'Minimize',
+    ' obj: z',
+    'Subject To',
+    ...rows.map((row) => ` ${row}`),
+    'Bounds',
+    ...bounds.map((bound) => ` ${bound}`),
+    'General',
+    ...variables.map((variable) => ` ${variable}`),
+    'End',
+    '',
+  ].join('\n');
+}
+
+function lotsByCut(lots: readonly Lot[]): ReadonlyMap<string, number[]> {
+  const byCut = new Map<string, number[]>();
+  lots.forEach((lot, at) => byCut.set(lot.cut, [...(byCut.get(lot.cut) ?? []), at]));
+  return byCut;
+}
+
+/** The counts that a solver found, from the values of its columns. */
+export function readSplit(
+  { lots, parties }: SplitProblem,
+  columns: Readonly<Record<string, { readonly Primal?: number }>>,
+): SplitCounts {
+  return lots.map((_, lot) =>
+    parties.map((__, party) => Math.round(columns[`x${lot}_${party}`]?.Primal ?? 0)),
+  );
+}
