@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { BreakPlan } from '../carcass/breaks';
 import type { Condition, Part } from '../carcass/condition';
+import type { Experience } from '../learning/experience';
 import { convertUnits, weight, type Weight } from '../quantity/weight';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import type { Amount, Form, GrindLine, Sheet } from '../sheet/types';
@@ -32,6 +33,21 @@ export function anyCondition(species: Species): fc.Arbitrary<Condition> {
   );
 }
 
+/** What a shop may have learnt of some cuts: a little or a lot more or less than the reference. */
+export function anyExperience(species: Species): fc.Arbitrary<Experience> {
+  const cuts = species.decisions.flatMap((decision) =>
+    decision.options.flatMap((option) => option.products.map((product) => product.cut)),
+  );
+  const one = fc.record({
+    orders: fc.integer({ min: 1, max: 200 }),
+    logRatio: fc.double({ min: -0.5, max: 0.5, noNaN: true }),
+    logRatioSd: fc.double({ min: 0.001, max: 0.05, noNaN: true }),
+    noiseScale: fc.double({ min: 0.5, max: 2, noNaN: true }),
+    evidence: fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+  });
+  return fc.dictionary(fc.constantFrom(...cuts), one, { maxKeys: 4 });
+}
+
 /** A place for some of the breaks. */
 export function anyBreaks(species: Species): fc.Arbitrary<BreakPlan> {
   const places = species.breaks.map(
@@ -53,6 +69,7 @@ export const anySituation: fc.Arbitrary<Situation> = fc
       school: fc.constantFrom(...species.schools.map((school) => school.id)),
       breaks: anyBreaks(species),
       condition: anyCondition(species),
+      experience: anyExperience(species),
       part: fc.constantFrom<Part>('side', ...(species.atlas.quarters ? (['fore', 'hind'] as const) : [])),
     }),
   );

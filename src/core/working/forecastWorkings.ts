@@ -24,8 +24,17 @@ export function lineWorking(line: ForecastLine, species: Species, unit: Weighing
     formula:
       'Share of the cold side less cutting shrink; less trim, tissue by tissue; less the blade’s dust; times what cure and smoke leave.',
     inputs,
-    source: `${species.atlas.source}. Range: plus or minus ${species.tolerance.lineShare * 100} % until the shop has its own yields.`,
+    source: `${species.atlas.source}. ${rangeWords(line)}`,
   };
+}
+
+/** What the range stands on, and how much the shop's own orders count in the line. */
+function rangeWords({ evidence }: ForecastLine): string {
+  const own =
+    evidence > 0
+      ? `The shop's own finished orders weigh ${Math.round(evidence * 100)} % against the reference.`
+      : 'The shop has no finished orders of this cut yet: the reference stands alone.';
+  return `Eight in ten are expected in the range: animals and hands differ. ${own}`;
 }
 
 function grindLineWorking(line: ForecastLine, unit: WeighingUnit): Working {
@@ -60,18 +69,25 @@ export function grindWorking(expected: Forecast, species: Species, unit: Weighin
   return {
     title: 'Grind',
     formula:
-      'All lean trim, and fat = lean × wished % ÷ (100 − wished %), but never more fat than there is; less the grinder’s loss.',
+      'All lean trim with the fat that hangs on it, then loose fat up to the wish and never more than there is; less the grinder’s loss. Fat for separable %: lean × % ÷ (100 − %).',
     inputs: [
       { label: 'lean trim', value: show(expected.pool.lean) },
       { label: 'fat trim there is', value: show(expected.pool.fat) },
       { label: 'fat that goes in', value: show(expected.pool.fatUsed) },
       { label: 'left in the grinder', value: show(expected.losses.grinder) },
       { label: 'grind', value: show(expected.pool.grind) },
-      { label: 'separable fat', value: `${expected.pool.fatPct.toFixed(1)} %` },
-      { label: 'about, by analysis', value: `${(0.9 * expected.pool.fatPct + 3).toFixed(0)} % fat` },
+      { label: 'separable fat', value: `${expected.pool.separablePct.toFixed(1)} %` },
+      { label: 'about, by analysis', value: `${analysedPct(expected, species).toFixed(0)} % fat` },
+      { label: 'cannot come out leaner than', value: `${expected.pool.floorPct.toFixed(1)} %` },
     ],
-    source: `Grinder loss ${species.grind.grinderLossShare * 100} %; analysis = 0.9 × separable + 3, a rule of thumb. docs/figures.md.`,
+    source: `Grinder loss ${species.grind.grinderLossShare * 100} %; lean holds about ${species.grind.lipid.lean * 100} % fat by analysis, separable fat ${species.grind.lipid.fat * 100} %. docs/figures.md.`,
   };
+}
+
+/** Fat an analysis would find, percent, by the rule of thumb of the species. */
+function analysedPct({ pool }: Forecast, { grind }: Species): number {
+  const separable = pool.separablePct / 100;
+  return 100 * (separable * grind.lipid.fat + (1 - separable) * grind.lipid.lean);
 }
 
 /** How the take-home weight and the yield come about. */
@@ -94,6 +110,6 @@ export function takeHomeWorking(expected: Forecast, species: Species, unit: Weig
       { label: 'take-home', value: show(expected.takeHome) },
       { label: 'yield on cold weight', value: `${(expected.yieldBp / 100).toFixed(2)} %` },
     ],
-    source: `Range: plus or minus ${species.tolerance.orderShare * 100} points of yield until the shop has its own.`,
+    source: `Eight in ten are expected between ${show(expected.takeHomeLow)} and ${show(expected.takeHomeHigh)}: animals, hands and a fatness nobody measured. ${species.atlas.source}.`,
   };
 }

@@ -36,7 +36,7 @@ describe('the working of a line', () => {
     const chops = expected.lines.find((line) => line.decision === 'center-loin')!;
     const working = lineWorking(chops, species, 'lb');
     expect(working.inputs.map((input) => input.label)).toContain('saw dust at 1 in');
-    expect(working.source).toContain('Range: plus or minus 8 %');
+    expect(working.source).toContain('Eight in ten are expected in the range');
   });
 
   it('of grind says its packs', () => {

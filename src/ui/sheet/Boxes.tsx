@@ -1,5 +1,7 @@
 'use client';
 
+import type { ForecastLine } from '@/core/forecast/types';
+import { inSentence } from '@/core/quantity/inSentence';
 import { formatInches } from '@/core/quantity/length';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
@@ -39,6 +41,7 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
               <td>
                 <DestinationMark destination={line.destination} /> {line.cut}
                 {line.kind === 'grind' && `, ${forecast.pool.fatPct.toFixed(0)} % fat`}
+                {line.names.length > 1 && <div className={styles.namesAlong}>{namesAlong(line)}</div>}
               </td>
               <td className="num quiet">{sizeOf(line.thicknessIn, line.packWeight, unit)}</td>
               <td className="num">
@@ -99,6 +102,11 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
       </details>
     </>
   );
+}
+
+/** `4 bone-in strip, 3 T-bone, 6 porterhouse`: what the slices are called along the cut. */
+function namesAlong({ names }: ForecastLine): string {
+  return names.map(({ name, pieces }) => `${pieces} ${inSentence(name)}`).join(', ');
 }
 
 function sizeOf(thicknessIn: number | null, packWeight: number | null, unit: string): string {

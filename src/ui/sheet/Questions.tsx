@@ -8,6 +8,7 @@ import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
 import { decisionById, optionById } from '@/core/sheet/situation';
 import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
+import { inSentence } from '@/core/quantity/inSentence';
 import { formatWeight } from '@/core/quantity/weight';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
@@ -84,12 +85,12 @@ export function ClashChoice({
       {ways.map((way) => (
         <div key={way.keeps} className={styles.way}>
           <span>
-            <b>{label(way.keeps)}</b>, and {decisionById(situation.species, way.changes).title.toLowerCase()}{' '}
-            becomes {way.becomes.toLowerCase()}: <b>{formatWeight(way.forecast.takeHome)}</b> {unit} in the
+            <b>{label(way.keeps)}</b>, and {inSentence(decisionById(situation.species, way.changes).title)}{' '}
+            becomes {inSentence(way.becomes)}: <b>{formatWeight(way.forecast.takeHome)}</b> {unit} in the
             boxes, <b>{formatMoney(way.charges, ground.priceList.sign)}</b>.
           </span>
           <Button size="small" type="primary" disabled={locked} onClick={() => state.change(way.sheet)}>
-            Keep {label(way.keeps).toLowerCase()}
+            Keep {inSentence(label(way.keeps))}
           </Button>
         </div>
       ))}
