@@ -31,18 +31,17 @@ export function splitModel({ lots, parties }: SplitProblem): string {
       );
     });
   }
-  for (const [cut, at] of lotsByCut(lots)) {
+  [...lotsByCut(lots).values()].forEach((at, cut) => {
     const packages = at.reduce((sum, lot) => sum + lots[lot]!.packages, 0);
     parties.forEach(({ sharePct }, party) => {
       const own = (packages * sharePct) / 100;
       const got = at.map((lot) => give(lot, party)).join(' + ');
-      const row = `cut${[...lotsByCut(lots).keys()].indexOf(cut)}_${party}`;
       rows.push(
-        `${row}least: ${got} >= ${Math.floor(own + ROUNDING_DUST)}`,
-        `${row}most: ${got} <= ${Math.ceil(own - ROUNDING_DUST)}`,
+        `cut${cut}_${party}least: ${got} >= ${Math.floor(own + ROUNDING_DUST)}`,
+        `cut${cut}_${party}most: ${got} <= ${Math.ceil(own - ROUNDING_DUST)}`,
       );
     });
-  }
+  });
   const variables = lots.flatMap((_, at) => parties.map((__, party) => give(at, party)));
   const bounds = lots.flatMap((lot, at) =>
     parties.map((_, party) => `0 <= ${give(at, party)} <= ${lot.packages}`),
