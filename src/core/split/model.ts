@@ -66,12 +66,10 @@ function lotsByCut(lots: readonly Lot[]): ReadonlyMap<string, number[]> {
   return byCut;
 }
 
-/** The counts that a solver found, from the values of its columns. */
+/** The counts that a solver found, from the values of its variables. */
 export function readSplit(
   { lots, parties }: SplitProblem,
-  columns: Readonly<Record<string, { readonly Primal?: number }>>,
+  values: Readonly<Record<string, number>>,
 ): SplitCounts {
-  return lots.map((_, lot) =>
-    parties.map((__, party) => Math.round(columns[`x${lot}_${party}`]?.Primal ?? 0)),
-  );
+  return lots.map((_, lot) => parties.map((__, party) => Math.round(values[`x${lot}_${party}`] ?? 0)));
 }

@@ -1,4 +1,4 @@
-import highs from 'highs';
+import { solve } from '../solver/solve';
 import { readSplit, splitModel } from './model';
 import {
   checkSplit,
@@ -37,25 +37,17 @@ export type Split = {
  */
 export async function splitPackages(problem: SplitProblem, effort: Effort = USUAL_EFFORT): Promise<Split> {
   checkSplit(problem);
-  const solver = await highs();
   const model = splitModel(problem);
-  const solve = (gapPct: number, nodes?: number) =>
-    solver.solve(model, {
-      mip_abs_gap: gapPct,
-      mip_rel_gap: 0,
-      random_seed: 1,
-      threads: 1,
-      ...(nodes === undefined ? {} : { mip_max_nodes: nodes }),
-    });
-  const sought = solve(effort.closeEnoughPct, effort.nodes);
-  const proven = sought.Status === 'Optimal';
+  const sought = await solve(model, { gap: effort.closeEnoughPct, nodes: effort.nodes });
   // A search that is cut short tells how fair its best split is, but not which: asked for one that fair, it says.
-  const found = proven ? sought : solve(sought.ObjectiveValue + effort.closeEnoughPct);
-  const counts = readSplit(problem, found.Columns as Record<string, { Primal?: number }>);
+  const found = sought.optimal
+    ? sought
+    : await solve(model, { gap: sought.objective + effort.closeEnoughPct });
+  const counts = readSplit(problem, found.values);
   return {
     counts,
     parties: outcomesOf(problem, counts),
     unfairnessPct: unfairnessPct(problem, counts),
-    proven,
+    proven: sought.optimal,
   };
 }
