@@ -1,4 +1,4 @@
-import { cellsOf } from '../atlas/cells';
+import { cellsOf, type Cells } from '../atlas/cells';
 import { typeOf } from '../carcass/shiftAtlas';
 import { noExperience } from '../learning/experience';
 import { cutSpread, givesOf, P90_DEVIATIONS } from '../ranges/spread';
@@ -9,7 +9,7 @@ import type { Sheet } from '../sheet/types';
 import { wishesOf } from '../sheet/wishes';
 import { cutHolding, type SideOnTheBlock } from './cutting';
 import { cutLine, grindLine, keptLine } from './finishedLines';
-import { grindTrim, type GrindResult } from './grind';
+import { grindTrim, type GrindResult, type Trim } from './grind';
 import { draftLine, ownCutOf, type DraftLine } from './lines';
 import { mergeDrafts } from './mergeDrafts';
 import { lengthScaleOf } from './pieces';
@@ -22,7 +22,7 @@ import { withExperience } from './withExperience';
 /** A customer's freezer takes 35 to 40 lb of packs to the cubic foot (processing figures, freezer). */
 const LB_PER_CUFT = 37.5;
 
-type SideResult = {
+export type SideResult = {
   readonly drafts: readonly DraftLine[];
   readonly cuts: readonly GivenCut[];
   readonly shrink: number;
@@ -50,19 +50,8 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     throw new RangeError(`"coldSides" expected ${situation.sides} weights, got ${coldSides.length}`);
   }
   const { species } = situation;
-  const cells = cellsOf(situation, wholeSideLb(situation, coldSides));
-  const pools = emptyPools(cells.atoms.length);
-  const sides = coldSides.map((_, index) => cutSide(situation, sheet, coldSides, index === 0 ? 1 : 2, pools));
-  const sinew = pools.lean * species.grind.sinewShare;
-  pools.lean -= sinew;
-  pools.inedible += sinew;
-  const type = situation.condition && typeOf(species, situation.condition);
-  const lipid = {
-    ...species.grind.lipid,
-    ...(type?.lipidLean === undefined ? {} : { lean: type.lipidLean }),
-  };
-  const { packShrinkShare } = species.cutting;
-  const grind = grindTrim(pools, sheet.grind, species.grind, { lipid, packShrinkShare });
+  const { cells, pools, sides } = shareOnTheBlock(situation, sheet, coldSides);
+  const grind = grindOf(situation, sheet, pools);
   const coldWeight = sumWeights(coldSides);
   const cuts = sides.flatMap((side) => side.cuts);
   return finish(situation, sheet, coldWeight, {
@@ -72,6 +61,39 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     shrink: sides.reduce((sum, side) => sum + side.shrink, 0),
     spread: shareSpread({ cells, cuts, pools, grind, species, coldWeight }),
   });
+}
+
+/** A share cut but not yet ground: its sides, and what is in the tubs. */
+export type ShareOnTheBlock = {
+  readonly cells: Cells;
+  readonly pools: Pools;
+  readonly sides: readonly SideResult[];
+};
+
+/** Cuts every side of a share; at full precision, sinew picked out of the lean. */
+export function shareOnTheBlock(
+  situation: Situation,
+  sheet: Sheet,
+  coldSides: readonly Weight[],
+): ShareOnTheBlock {
+  const cells = cellsOf(situation, wholeSideLb(situation, coldSides));
+  const pools = emptyPools(cells.atoms.length);
+  const sides = coldSides.map((_, index) => cutSide(situation, sheet, coldSides, index === 0 ? 1 : 2, pools));
+  const sinew = pools.lean * situation.species.grind.sinewShare;
+  pools.lean -= sinew;
+  pools.inedible += sinew;
+  return { cells, pools, sides };
+}
+
+/** The grind of a share's trim, counted by what this carcass' lean holds. */
+export function grindOf({ species, condition }: Situation, sheet: Sheet, trim: Trim): GrindResult {
+  const type = condition && typeOf(species, condition);
+  const lipid = {
+    ...species.grind.lipid,
+    ...(type?.lipidLean === undefined ? {} : { lean: type.lipidLean }),
+  };
+  const { packShrinkShare } = species.cutting;
+  return grindTrim(trim, sheet.grind, species.grind, { lipid, packShrinkShare });
 }
 
 /**

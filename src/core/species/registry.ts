@@ -2,6 +2,7 @@ import beefAtlas from '#species/beef/atlas.json';
 import beefCures from '#species/beef/cures.json';
 import beefDecisions from '#species/beef/decisions.json';
 import beefGrind from '#species/beef/grind.json';
+import beefNames from '#species/beef/names.json';
 import beefSchools from '#species/beef/schools.json';
 import beefSideMap from '#species/beef/side-map.json';
 import beefFacts from '#species/beef/species.json';
@@ -9,6 +10,7 @@ import hogAtlas from '#species/hog/atlas.json';
 import hogCures from '#species/hog/cures.json';
 import hogDecisions from '#species/hog/decisions.json';
 import hogGrind from '#species/hog/grind.json';
+import hogNames from '#species/hog/names.json';
 import hogSchools from '#species/hog/schools.json';
 import hogSideMap from '#species/hog/side-map.json';
 import hogFacts from '#species/hog/species.json';
@@ -16,6 +18,7 @@ import lambAtlas from '#species/lamb/atlas.json';
 import lambCures from '#species/lamb/cures.json';
 import lambDecisions from '#species/lamb/decisions.json';
 import lambGrind from '#species/lamb/grind.json';
+import lambNames from '#species/lamb/names.json';
 import lambSchools from '#species/lamb/schools.json';
 import lambSideMap from '#species/lamb/side-map.json';
 import lambFacts from '#species/lamb/species.json';
@@ -30,13 +33,13 @@ function assemble(...parts: object[]): Species {
 
 /** New species come last: the shop's item numbers follow this order. */
 const FULL: readonly Species[] = [
-  assemble(hogFacts, { atlas: hogAtlas }, hogSchools, hogDecisions, hogGrind, hogCures, {
+  assemble(hogFacts, { atlas: hogAtlas }, hogSchools, hogDecisions, hogGrind, hogCures, hogNames, {
     sideMap: hogSideMap,
   }),
-  assemble(beefFacts, { atlas: beefAtlas }, beefSchools, beefDecisions, beefGrind, beefCures, {
+  assemble(beefFacts, { atlas: beefAtlas }, beefSchools, beefDecisions, beefGrind, beefCures, beefNames, {
     sideMap: beefSideMap,
   }),
-  assemble(lambFacts, { atlas: lambAtlas }, lambSchools, lambDecisions, lambGrind, lambCures, {
+  assemble(lambFacts, { atlas: lambAtlas }, lambSchools, lambDecisions, lambGrind, lambCures, lambNames, {
     sideMap: lambSideMap,
   }),
 ];

@@ -133,7 +133,7 @@ function referenceProblems(species: Species): string[] {
 
 /** What breaks, schools, shifts and flags say of atoms and places that are not there. */
 function carcassProblems(species: Species): string[] {
-  const { atlas, breaks, schools, shifts, flags, types, faceTrim } = species;
+  const { atlas, breaks, schools, shifts, flags, types, faceTrim, names } = species;
   const atoms = new Set(atlas.atoms.map((atom) => atom.id));
   const missing = (where: string, ids: readonly string[]) =>
     ids.filter((id) => !atoms.has(id)).map((id) => `${where}: no piece ${id}`);
@@ -154,6 +154,9 @@ function carcassProblems(species: Species): string[] {
         .filter((cut) => !cuts.has(cut))
         .map((cut) => `school ${school.id}: no cut "${cut}"`),
     ]),
+    ...names
+      .filter((name) => !cuts.has(name.cut))
+      .map((name) => `name "${name.say[0]}": no cut "${name.cut}"`),
     ...missing('fatness', Object.keys(shifts.fatness.sensitivity?.atoms ?? {})),
     ...missing('eye', shifts.eye?.atoms ?? []),
     ...flags.flatMap((flag) => missing(`flag ${flag.id}`, [...flag.wastes, ...flag.forbids])),

@@ -326,6 +326,16 @@ export const speciesSchema = Joi.object<Species>({
   sideWord: words.required(),
   atlas: atlas.required(),
   decisions: Joi.array().items(decision).unique('id').min(1).required(),
+  names: Joi.array()
+    .items(
+      Joi.object({
+        say: Joi.array().items(words).min(1).required(),
+        cut: words.required(),
+        where: words,
+        dish: Joi.boolean(),
+      }),
+    )
+    .required(),
   contests: Joi.array()
     .items(Joi.object({ atoms: Joi.array().items(id).min(1).required(), sentence: words.required() }))
     .required(),

@@ -257,6 +257,16 @@ export type Decision = {
   readonly divisible?: boolean;
 };
 
+/** What people call a cut besides its own name: other countries' words, household words, dishes made of it. */
+export type CutName = {
+  readonly say: readonly string[];
+  readonly cut: string;
+  /** Where the word means this cut, when elsewhere it means another. */
+  readonly where?: string;
+  /** The words are dishes. */
+  readonly dish?: boolean;
+};
+
 /** Why two choices exclude each other, in words for the customer. */
 export type Contest = {
   readonly atoms: readonly string[];
@@ -511,6 +521,7 @@ export type Species = {
   /** The bones a saw parts down the middle: a split off centre gives one side more of them. */
   readonly splitBones: readonly string[];
   readonly decisions: readonly Decision[];
+  readonly names: readonly CutName[];
   readonly contests: readonly Contest[];
   readonly watches: readonly Watch[];
   readonly poolKeeps: readonly PoolKeep[];

@@ -87,6 +87,7 @@ export function variantOf(base: Species, variant: Variant): Species {
   const worded = withNames(withWords(made, variant.words), rename);
   return {
     ...worded,
+    names: worded.names.filter((name) => cutsOf(worded).has(name.cut)),
     schools: worded.schools.map((school) => ({ ...school, names: namesInUse(school.names, worded) })),
     id: variant.id,
     name: variant.name,
@@ -137,15 +138,19 @@ function houseWithout(house: Readonly<Record<string, string>> | undefined, { dro
 }
 
 /** A school's names of the cuts that the variant still makes. */
-function namesInUse(names: Readonly<Record<string, string>>, { decisions }: Species): Record<string, string> {
-  const cuts = new Set(
+function namesInUse(names: Readonly<Record<string, string>>, species: Species): Record<string, string> {
+  const cuts = cutsOf(species);
+  return Object.fromEntries(Object.entries(names).filter(([cut]) => cuts.has(cut)));
+}
+
+function cutsOf({ decisions }: Species): ReadonlySet<string | undefined> {
+  return new Set(
     decisions.flatMap((decision) =>
       decision.options.flatMap((option) =>
         option.products.flatMap((product) => [product.cut, product.cure?.cut]),
       ),
     ),
   );
-  return Object.fromEntries(Object.entries(names).filter(([cut]) => cuts.has(cut)));
 }
 
 function breakOf(broken: Break, { breakLabels }: Variant): Break {
