@@ -2,6 +2,7 @@ import { parseLength } from '../quantity/length';
 import { weight, convertUnits, type WeighingUnit, type Weight } from '../quantity/weight';
 import type { CarcassFacts } from '../carcass/condition';
 import type { InspectionClass } from '../label/label';
+import type { SharePart } from '../shares/parts';
 import { emptySheet, houseSheet } from '../sheet/houseSheet';
 import { defaultParams } from '../sheet/params';
 import { decisionsAsked, type Situation } from '../sheet/situation';
@@ -46,7 +47,9 @@ export type SheetDocument = {
 };
 
 export type ShareDocument = {
-  readonly part: 'left' | 'right' | 'whole';
+  readonly part: SharePart;
+  /** Percent of the part's packages, where several households share it; their sheet is the first one's. */
+  readonly sharePct?: number;
   readonly owner: PersonDocument;
   readonly payer?: PersonDocument;
   readonly contact?: PersonDocument;

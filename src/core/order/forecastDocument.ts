@@ -31,6 +31,8 @@ export type ForecastLineDocument = {
 
 export type ShareForecastDocument = {
   readonly part: ShareDocument['part'];
+  /** Percent of the part's packages that are this owner's; the figures are of the whole part. */
+  readonly sharePct: number;
   readonly owner: string;
   readonly cold: number;
   readonly basis: WeightBasis;
@@ -74,7 +76,8 @@ export function workOut(shop: ReadingShop, order: OrderDocument): WorkedShare[] 
     const situation = situationOf(shop, order, share.part);
     const sides = sidesOf(shop, order, share.part);
     const cold = sides.map((side) => side.weight);
-    const sheet = share.sheet ? readSheet(share.sheet, situation, order.unit).sheet : emptySheet(situation);
+    const said = sheetOfPart(order, share);
+    const sheet = said ? readSheet(said, situation, order.unit).sheet : emptySheet(situation);
     const expected = forecast(situation, sheet, cold);
     return {
       share,
@@ -83,6 +86,11 @@ export function workOut(shop: ReadingShop, order: OrderDocument): WorkedShare[] 
       findings: findingsOf(situation, sheet, cold, expected),
     };
   });
+}
+
+/** The sheet a part is cut by: where households share a part, the first one's. */
+export function sheetOfPart(order: OrderDocument, { part }: ShareDocument) {
+  return order.shares.find((share) => share.part === part && share.sheet)?.sheet;
 }
 
 export function forecastDocument(shop: ReadingShop, order: OrderDocument): ForecastDocument {
@@ -106,6 +114,7 @@ function shareDocument({ share, basis, forecast: expected, findings }: WorkedSha
   const { pool } = expected;
   return {
     part: share.part,
+    sharePct: share.sharePct ?? 100,
     owner: share.owner.name,
     cold: inUnits(expected.coldWeight),
     basis,

@@ -72,7 +72,7 @@ describe('the open order file', () => {
     [
       'two left halves',
       { shares: [twoHalves.shares[0], twoHalves.shares[0]] },
-      'shares: "shares" must be one whole',
+      'shares: The shares of left add up to 200 %, not 100.',
     ],
     [
       'an add-on it has not',

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { INSPECTION_CLASSES } from '../label/label';
+import { PARTS } from '../shares/parts';
 import { WRAPS } from '../sheet/types';
 import { GRIND_FORMS } from '../species/types';
 import { allSpecies } from '../species/registry';
@@ -59,7 +60,8 @@ const sheetDocumentSchema = Joi.object({
 });
 
 const shareSchema = Joi.object({
-  part: Joi.valid('left', 'right', 'whole').required(),
+  part: Joi.valid(...PARTS).required(),
+  sharePct: Joi.number().greater(0).max(100),
   owner: personSchema.required(),
   payer: personSchema,
   contact: personSchema,
@@ -89,13 +91,6 @@ const carcassSchema = Joi.object({
   }),
 });
 
-/** A whole animal is one share of both sides, or two shares of one side each. */
-function partsFitTogether(shares: readonly { part: string }[], helpers: Joi.CustomHelpers) {
-  const parts = shares.map((share) => share.part).sort();
-  const fits = ['whole', 'left', 'right', 'left,right'].includes(parts.join());
-  return fits ? shares : helpers.error('shares.parts');
-}
-
 /** The open order file, `schemas/order.schema.json` in the language of the server. */
 export const orderSchema = Joi.object({
   $schema: Joi.string().max(200),
@@ -119,9 +114,8 @@ export const orderSchema = Joi.object({
     addOns: Joi.array().items(words(40)).unique(),
     carcass: carcassSchema,
   }).required(),
-  shares: Joi.array().min(1).max(2).items(shareSchema).custom(partsFitTogether).required(),
+  shares: Joi.array().min(1).max(16).items(shareSchema).required(),
   weights: Joi.object({ left: sideWeights, right: sideWeights }),
 }).messages({
-  'shares.parts': '"shares" must be one whole, or one or two different sides: left and right.',
   'animal.date': '"animal.killDate" is not a day of the calendar.',
 });

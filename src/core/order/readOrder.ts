@@ -1,7 +1,9 @@
+import { cellsOf } from '../atlas/cells';
 import { carcassProblems } from '../carcass/carcassProblems';
 import { sideToCut, type SideToCut } from '../hang/sideToCut';
 import { failure, success, type Result } from '../quantity/result';
-import type { WeighingUnit } from '../quantity/weight';
+import { convertUnits, inUnits, type WeighingUnit, type Weight } from '../quantity/weight';
+import { quarterOfPart, sharesProblem, sidesOfPart } from '../shares/parts';
 import { checkShape } from '../shape/checkShape';
 import type { FieldProblem } from '../sheet/sheetProblems';
 import type { Situation } from '../sheet/situation';
@@ -30,27 +32,35 @@ export function situationOf(shop: ReadingShop, order: OrderDocument, part: Share
   return {
     species: speciesById(order.animal.species),
     unit: shop.unit,
-    sides: part === 'whole' ? 2 : 1,
+    sides: sidesOfPart(part).length === 2 ? 2 : 1,
+    ...(quarterOfPart(part) === 'side' ? {} : { part: quarterOfPart(part) }),
     addOns: order.animal.addOns ?? [],
     tools: shop.tools,
     ...order.animal.carcass,
   };
 }
 
-/** The sides of a share, first and second, each with the cold weight to cut it by. */
+/**
+ * The sides of a share, first and second, each with the cold weight to cut it by. A quarter weighs its part of the
+ * side, by the atlas and the breaks.
+ */
 export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocument['part']): SideToCut[] {
   const species = speciesById(order.animal.species);
   const inShop = (value: number | undefined) =>
     value === undefined ? undefined : documentWeight(value, order.unit, shop.unit);
-  return (part === 'whole' ? (['left', 'right'] as const) : [part]).map((side) => {
+  const situation = situationOf(shop, order, part);
+  return sidesOfPart(part).map((side) => {
     const said = order.weights?.[side];
-    return sideToCut(species, shop.unit, { hot: inShop(said?.hot), cold: inShop(said?.cold) });
+    const whole = sideToCut(species, shop.unit, { hot: inShop(said?.hot), cold: inShop(said?.cold) });
+    if (quarterOfPart(part) === 'side') return whole;
+    const sideLb = convertUnits(inUnits(whole.weight), shop.unit, 'lb');
+    return { ...whole, weight: Math.round(whole.weight * cellsOf(situation, sideLb).partOfSide) as Weight };
   });
 }
 
 /** Everything an order says that its species does not know or allow. */
 export function orderProblems(shop: ReadingShop, order: OrderDocument): FieldProblem[] {
-  const animal = [...addOnProblems(order), ...carcassProblemsOf(order)];
+  const animal = [...sharesProblems(order), ...addOnProblems(order), ...carcassProblemsOf(order)];
   const sheets = animal.length > 0 ? [] : sheetProblemsOf(shop, order);
   return [...animal, ...sheets, ...coldProblems(order)];
 }
@@ -61,6 +71,11 @@ function addOnProblems(order: OrderDocument): FieldProblem[] {
   return (order.animal.addOns ?? [])
     .filter((addOn) => !known.includes(addOn))
     .map((addOn) => ({ field: 'animal.addOns', message: `A ${name.toLowerCase()} has no "${addOn}".` }));
+}
+
+function sharesProblems({ animal, shares }: OrderDocument): FieldProblem[] {
+  const message = sharesProblem(speciesById(animal.species), shares);
+  return message ? [{ field: 'shares', message }] : [];
 }
 
 function carcassProblemsOf({ animal }: OrderDocument): FieldProblem[] {

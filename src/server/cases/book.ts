@@ -3,6 +3,7 @@ import Joi from 'joi';
 import { listInForce } from '@/core/charges/priceList';
 import { documentWeight, readSheet, type OrderDocument, type PersonDocument } from '@/core/order/document';
 import { readOrder, situationOf } from '@/core/order/readOrder';
+import type { SharePart } from '@/core/shares/parts';
 import { cents } from '@/core/quantity/money';
 import { failure, success, type Failure } from '@/core/quantity/result';
 import {
@@ -13,6 +14,7 @@ import {
   writeShare,
   writeSide,
   type Person,
+  type Share,
   type SidePosition,
 } from '@/data/repositories/orders';
 import { readPriceLists, readShop, type Shop } from '@/data/repositories/shop';
@@ -43,16 +45,30 @@ export const bookOrder = defineUseCase<Input, { animalId: string }>({
   },
 });
 
-async function whyRefused(house: House, shop: Shop, { animal }: OrderDocument): Promise<Failure | undefined> {
+async function whyRefused(
+  house: House,
+  shop: Shop,
+  { animal, shares }: OrderDocument,
+): Promise<Failure | undefined> {
   if (await animalIdByTag(house.db, animal.tag)) {
     const message = `Tag ${animal.tag} is on the rail already. Check the tag, or add a letter.`;
     return failure('tag-taken', message, 'animal.tag');
+  }
+  if (shares.some(({ part, sharePct = 100 }) => !isBooked(part) || sharePct < 100)) {
+    const message =
+      'The rail takes whole animals and sides so far. Quarters and shares by percent: fractum forecast, fractum split.';
+    return failure('not-on-the-rail', message, 'shares');
   }
   if (animal.inspection === 'inspected' && !shop.establishment) {
     const message = 'This shop has no establishment number, so it cannot take an inspected animal.';
     return failure('no-establishment', message, 'animal.inspection');
   }
   return undefined;
+}
+
+/** The parts of an animal that the rail keeps as shares. */
+function isBooked(part: SharePart): part is Share['part'] {
+  return part === 'whole' || part === 'left' || part === 'right';
 }
 
 async function person(house: House, document: PersonDocument): Promise<Person> {
@@ -87,6 +103,7 @@ async function writeOrder(house: House, shop: Shop, requestId: string, document:
   for (const position of ['left', 'right'] as const)
     await writeSideOf(house, shop, document, animal.id, position);
   for (const [at, share] of document.shares.entries()) {
+    if (!isBooked(share.part)) continue;
     const owner = await person(house, share.owner);
     const written = {
       id: randomUUID(),
