@@ -1,0 +1,150 @@
+import fc from 'fast-check';
+import twoHalves from '#examples/two-halves.json';
+import { ACCOUNT_KINDS } from '../ledger/ledger';
+import { forecastDocument } from '../order/forecastDocument';
+import { readOrder } from '../order/readOrder';
+import { weight, type Weight } from '../quantity/weight';
+import { allSpecies } from '../species/registry';
+import { demoPrices } from '../tests/prices';
+import { atlasProblems, readAtlas, writeAtlas } from './atlasCsv';
+import { readCsv, writeCsv } from './csv';
+import { writeForecastCsv } from './forecastCsv';
+import { readLedger, writeLedger, type LedgerRow } from './ledgerCsv';
+import { readPriceListCsv, writePriceListCsv } from './priceListCsv';
+
+function valueOf<T>(read: { ok: true; value: T } | { ok: false; message: string }): T {
+  if (!read.ok) throw new Error(read.message);
+  return read.value;
+}
+
+describe('a table', () => {
+  it('comes back as it went out, commas, quotes, line breaks and all', () => {
+    const field = fc.string({ unit: 'grapheme' }).filter((text) => text === text.replace(/\r/g, ''));
+    const row = fc.record({ a: field.filter((text) => text.trim() !== ''), b: field, c: field });
+    fc.assert(
+      fc.property(fc.array(row, { minLength: 1, maxLength: 8 }), (rows) => {
+        expect(valueOf(readCsv(writeCsv(['a', 'b', 'c'], rows), ['a', 'b', 'c']))).toEqual(rows);
+      }),
+      { numRuns: 1000, seed: 20261125 },
+    );
+  });
+
+  it('without a column says which', () => {
+    expect(readCsv('a,b\n1,2\n', ['a', 'c'])).toMatchObject({
+      ok: false,
+      field: 'header',
+      message: /missing: c/,
+    });
+  });
+});
+
+describe.each(allSpecies().map((species) => [species.id, species] as const))(
+  'the atlas of a %s',
+  (_, { atlas }) => {
+    it('comes back as it went out, and has nothing wrong with it', () => {
+      const atoms = valueOf(readAtlas(writeAtlas(atlas.atoms)));
+      expect(atoms).toEqual(atlas.atoms.map((atom) => ({ ...atom })));
+      expect(atlasProblems(atoms)).toEqual([]);
+    });
+  },
+);
+
+describe('an atlas that is wrong', () => {
+  const { atoms } = allSpecies()[0]!.atlas;
+  const [first, ...rest] = atoms;
+
+  it.each([
+    ['a share too much', [{ ...first!, sharePct: 3.6 }, ...rest], 'shares add up to'],
+    ['an atom twice', [first!, ...atoms], 'is there twice'],
+    [
+      'tissues that are not a whole',
+      [{ ...first!, composition: { lean: 1, fat: 1, bone: 1, skin: 1 } }, ...rest],
+      'tissues add up to 4 %',
+    ],
+    [
+      'less than nothing',
+      [{ ...first!, composition: { lean: 110, fat: -10, bone: 0, skin: 0 } }, ...rest],
+      'less than nothing',
+    ],
+  ])('names %s', (_, wrong, message) => {
+    expect(
+      atlasProblems(wrong)
+        .map((problem) => problem.message)
+        .join(),
+    ).toContain(message);
+  });
+
+  it.each([
+    ['a word for a number', 'share_pct', 'much', 'row 2, share_pct'],
+    ['an end nobody knows', 'leftover', 'dog', 'row 2, leftover'],
+  ])('with %s names the field', (_, column, value, field) => {
+    const [header, row] = writeAtlas([first!]).split('\n');
+    const at = header!.split(',').indexOf(column);
+    const cells = row!.split(',');
+    cells[at] = value;
+    expect(readAtlas(`${header}\n${cells.join(',')}\n`)).toMatchObject({ ok: false, field });
+  });
+});
+
+describe('a ledger', () => {
+  const anyTransaction = fc
+    .record({
+      transaction: fc.uuid(),
+      at: fc.constant('2026-11-25T09:00:00.000Z'),
+      reason: fc.constantFrom('hang', 'package, voided', 'close "the half"'),
+      moved: fc.integer({ min: 1, max: 400_000 }),
+      kinds: fc.tuple(fc.constantFrom(...ACCOUNT_KINDS), fc.constantFrom(...ACCOUNT_KINDS)),
+    })
+    .map(({ moved, kinds, ...said }): LedgerRow[] => [
+      { ...said, kind: kinds[0], owner: 'a', weight: -moved as Weight },
+      { ...said, kind: kinds[1], owner: 'b, left', weight: moved as Weight },
+    ]);
+
+  it('comes back as it went out, in either unit', () => {
+    fc.assert(
+      fc.property(
+        fc.array(anyTransaction, { minLength: 1, maxLength: 6 }),
+        fc.constantFrom('lb' as const, 'kg' as const),
+        (transactions, unit) => {
+          const rows = transactions.flat();
+          expect(valueOf(readLedger(writeLedger(rows, unit)))).toEqual({ rows, unit });
+        },
+      ),
+      { numRuns: 1000, seed: 20261125 },
+    );
+  });
+
+  it('that does not add up is refused with the transaction', () => {
+    const [row] = fc.sample(anyTransaction, { numRuns: 1, seed: 1 })[0]!;
+    const text = writeLedger([{ ...row!, transaction: 'T1', weight: weight(2) }], 'lb');
+    expect(readLedger(text)).toMatchObject({
+      ok: false,
+      message: 'Transaction T1 is off by 2 lb: it must add up to zero.',
+    });
+  });
+});
+
+describe('a price list', () => {
+  it.each(demoPrices.map((list) => [list.name, list] as const))('%s comes back as it went out', (_, list) => {
+    expect(valueOf(readPriceListCsv(writePriceListCsv(list)))).toEqual(list);
+  });
+
+  it('with a basis nobody knows names the field', () => {
+    const text = writePriceListCsv(demoPrices[0]!).replace(',head,', ',moon,');
+    expect(readPriceListCsv(text)).toMatchObject({ ok: false, field: 'row 2, basis' });
+  });
+});
+
+describe('a forecast as a table', () => {
+  it('has a row for each line with its weights', () => {
+    const shop = { unit: 'lb' as const, tools: ['band-saw'] };
+    const document = forecastDocument(shop, valueOf(readOrder(twoHalves, shop)));
+    const rows = valueOf(readCsv(writeForecastCsv(document), ['cut', 'packaged_lb', 'packs']));
+    expect(rows).toHaveLength(document.shares.flatMap((share) => share.lines).length);
+    const packaged = rows.reduce((sum, row) => sum + Number(row.packaged_lb), 0);
+    expect(packaged).toBeCloseTo(
+      document.shares.reduce((sum, share) => sum + share.takeHome, 0),
+      6,
+    );
+  });
+});
