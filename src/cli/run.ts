@@ -1,32 +1,39 @@
-import { readFile } from 'node:fs/promises';
 import { parseArgs } from 'node:util';
-import type { OrderDocument } from '@/core/order/document';
-import { forecastDocument, workOut } from '@/core/order/forecastDocument';
-import { readOrder, type ReadingShop } from '@/core/order/readOrder';
-import { failure, success, type Failure, type Result } from '@/core/quantity/result';
+import { failure, success, type Result } from '@/core/quantity/result';
+import { atlas } from './commands/atlas';
+import { calibrate } from './commands/calibrate';
+import { check } from './commands/check';
+import { compare } from './commands/compare';
+import { forecast } from './commands/forecast';
+import { species } from './commands/species';
+import { split } from './commands/split';
+import { EXIT, type Asked, type Command, type Console } from './console';
 
-/** What the command line ends with; docs/formats.md lists them. */
-export const EXIT = { done: 0, open: 1, usage: 2, unreadable: 3 } as const;
+export { EXIT } from './console';
 
-export const USAGE = `fractum forecast FILE.json   what each share of an order file becomes, as JSON
-fractum check FILE.json      clashes and open questions of its sheets
-
-FILE.json is an order file (docs/formats.md); - reads it from standard input.
-  --json            check: the findings as JSON
-  --no-band-saw     the shop has none: chops at the disc
-
-Exit codes: 0 done, nothing open; 1 check found clashes or questions; 2 wrong usage; 3 the file cannot be read
-or is not an order file.
-`;
-
-/** Where the command line writes and reads. */
-export type Console = {
-  readonly out: (text: string) => void;
-  readonly err: (text: string) => void;
-  readonly stdin: AsyncIterable<Buffer | string>;
+const COMMANDS: Readonly<Record<string, Command>> = {
+  forecast,
+  check,
+  compare,
+  split,
+  calibrate,
+  atlas,
+  species,
 };
 
-type Asked = { command: 'forecast' | 'check'; file: string; json: boolean; tools: string[] };
+export const USAGE = `${Object.values(COMMANDS)
+  .map((command) => `fractum ${command.usage}\n`)
+  .join('')}
+FILE.json is an order file (docs/formats.md); - reads it from standard input.
+  --json            the answer as JSON where words are the rule
+  --csv             forecast: the lines as CSV
+  --experience FILE forecast: by the shop's own figures, from calibrate
+  --prices FILE     compare: a price list, JSON or CSV
+  --no-band-saw     the shop has none: chops at the disc
+
+Exit codes: 0 done, nothing open; 1 check found clashes or questions, atlas check found what is wrong; 2 wrong usage;
+3 a file cannot be read or is not what it should be.
+`;
 
 /** Runs one command. @returns its exit code */
 export async function run(args: readonly string[], at: Console): Promise<number> {
@@ -39,21 +46,10 @@ export async function run(args: readonly string[], at: Console): Promise<number>
     at.out(USAGE);
     return EXIT.done;
   }
-  const { command, file, json, tools } = asked.value;
-  const raw = await readJson(file, at.stdin);
-  const unit = raw.ok && (raw.value as Partial<OrderDocument> | null)?.unit === 'kg' ? 'kg' : 'lb';
-  const shop: ReadingShop = { unit, tools };
-  const order = raw.ok ? readOrder(raw.value, shop) : raw;
-  if (!order.ok) {
-    at.err(problemsText(file, order));
-    return EXIT.unreadable;
-  }
-  if (command === 'check') return check(shop, order.value, json, at);
-  at.out(`${JSON.stringify(forecastDocument(shop, order.value), null, 2)}\n`);
-  return EXIT.done;
+  return asked.value.command.run(asked.value.asked, at);
 }
 
-function parse(args: readonly string[]): Result<Asked | 'help', 'usage'> {
+function parse(args: readonly string[]): Result<{ command: Command; asked: Asked } | 'help', 'usage'> {
   try {
     const { values, positionals } = parseArgs({
       args: [...args],
@@ -61,60 +57,33 @@ function parse(args: readonly string[]): Result<Asked | 'help', 'usage'> {
       options: {
         help: { type: 'boolean', short: 'h' },
         json: { type: 'boolean' },
+        csv: { type: 'boolean' },
+        experience: { type: 'string' },
+        prices: { type: 'string' },
         'no-band-saw': { type: 'boolean' },
       },
     });
-    const [command, file, ...more] = positionals;
     if (values.help) return success('help');
-    if (command !== 'forecast' && command !== 'check') {
-      return failure('usage', command ? `There is no command "${command}".` : 'Say what to do.');
+    const [name = '', ...words] = positionals;
+    const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
+    if (!command) return failure('usage', name ? `There is no command "${name}".` : 'Say what to do.');
+    const [least, most] = command.words;
+    if (words.length < least || words.length > most) {
+      return failure(
+        'usage',
+        `${name} takes ${least === most ? least : `${least} to ${most}`} of what follows it.`,
+      );
     }
-    if (!file || more.length > 0) return failure('usage', `${command} takes one file.`);
-    const tools = values['no-band-saw'] ? [] : ['band-saw'];
-    return success({ command, file, json: values.json === true, tools });
+    const asked: Asked = {
+      words,
+      json: values.json === true,
+      csv: values.csv === true,
+      tools: values['no-band-saw'] ? [] : ['band-saw'],
+      ...(values.prices === undefined ? {} : { prices: values.prices }),
+      ...(values.experience === undefined ? {} : { experience: values.experience }),
+    };
+    return success({ command, asked });
   } catch (error) {
     return failure('usage', (error as Error).message);
   }
-}
-
-async function readJson(file: string, stdin: Console['stdin']): Promise<Result<unknown, 'unreadable'>> {
-  let text = '';
-  try {
-    if (file === '-') for await (const chunk of stdin) text += chunk;
-    else text = await readFile(file, 'utf8');
-  } catch {
-    return failure('unreadable', 'The file cannot be read. Check its name.');
-  }
-  try {
-    return success(JSON.parse(text));
-  } catch (error) {
-    return failure('unreadable', `It is not JSON: ${(error as Error).message}`);
-  }
-}
-
-function problemsText(file: string, refused: Failure): string {
-  const problems = refused.problems ?? [{ field: '', message: refused.message }];
-  return problems.map(({ field, message }) => `${file}: ${field ? `${field}: ` : ''}${message}\n`).join('');
-}
-
-function check(shop: ReadingShop, order: OrderDocument, json: boolean, at: Console): number {
-  const found = workOut(shop, order).flatMap(({ share, findings }) =>
-    findings.map(({ kind, decision, blocks, sentence }) => ({
-      part: share.part,
-      owner: share.owner.name,
-      kind,
-      decision,
-      blocks,
-      sentence,
-    })),
-  );
-  if (json) at.out(`${JSON.stringify(found, null, 2)}\n`);
-  else {
-    for (const each of found) {
-      const mark = each.blocks ? each.kind : `remark, ${each.kind}`;
-      at.out(`${each.owner}, ${each.part}: ${each.decision}: ${mark}: ${each.sentence}\n`);
-    }
-    if (found.length === 0) at.out('Nothing is open.\n');
-  }
-  return found.some((each) => each.blocks) ? EXIT.open : EXIT.done;
 }

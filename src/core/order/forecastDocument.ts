@@ -5,7 +5,8 @@ import { inUnits, type Weight, type WeighingUnit } from '../quantity/weight';
 import { emptySheet } from '../sheet/houseSheet';
 import { findingsOf, type Finding } from '../sheet/findings';
 import { readSheet, type OrderDocument, type ShareDocument } from './document';
-import { sidesOf, situationOf, type ReadingShop } from './readOrder';
+import { sheetOfPart, sidesOf, situationOf, type ReadingShop } from './readOrder';
+import { experienceFor, type ExperienceDocument } from './season';
 
 /** A forecast line with its weights as plain numbers in the file's unit. */
 export type ForecastLineDocument = {
@@ -13,8 +14,11 @@ export type ForecastLineDocument = {
   readonly cut: string;
   readonly destination: string;
   readonly packaged: number;
+  /** One in ten such lines is expected below the low, one above the high. */
   readonly low: number;
   readonly high: number;
+  /** Weight of the shop's own orders in the line against the reference, 0 to 1. */
+  readonly evidence: number;
   readonly gross: number;
   readonly trim: {
     readonly lean: number;
@@ -27,6 +31,8 @@ export type ForecastLineDocument = {
   readonly pieces: number | null;
   readonly packs: number;
   readonly thicknessIn: number | null;
+  /** Names that change along the cut, with the pieces that carry each. */
+  readonly names: readonly { readonly name: string; readonly pieces: number }[];
 };
 
 export type ShareForecastDocument = {
@@ -71,14 +77,20 @@ export type WorkedShare = {
 };
 
 /** Works out every share of an order that has been read. A share without a sheet is all questions. */
-export function workOut(shop: ReadingShop, order: OrderDocument): WorkedShare[] {
+export function workOut(
+  shop: ReadingShop,
+  order: OrderDocument,
+  experience?: ExperienceDocument,
+): WorkedShare[] {
   return order.shares.map((share) => {
     const situation = situationOf(shop, order, share.part);
     const sides = sidesOf(shop, order, share.part);
     const cold = sides.map((side) => side.weight);
     const said = sheetOfPart(order, share);
     const sheet = said ? readSheet(said, situation, order.unit).sheet : emptySheet(situation);
-    const expected = forecast(situation, sheet, cold);
+    const reference = forecast(situation, sheet, cold);
+    const own = experience && experienceFor(situation, reference, experience);
+    const expected = own ? forecast({ ...situation, experience: own }, sheet, cold) : reference;
     return {
       share,
       basis: leastCertain(sides.map((side) => side.basis)),
@@ -88,19 +100,19 @@ export function workOut(shop: ReadingShop, order: OrderDocument): WorkedShare[] 
   });
 }
 
-/** The sheet a part is cut by: where households share a part, the first one's. */
-export function sheetOfPart(order: OrderDocument, { part }: ShareDocument) {
-  return order.shares.find((share) => share.part === part && share.sheet)?.sheet;
-}
-
-export function forecastDocument(shop: ReadingShop, order: OrderDocument): ForecastDocument {
+/** @param experience - the shop's own figures; the reference alone when absent */
+export function forecastDocument(
+  shop: ReadingShop,
+  order: OrderDocument,
+  experience?: ExperienceDocument,
+): ForecastDocument {
   return {
     format: 'fractum.forecast',
     version: 1,
     unit: shop.unit,
     tag: order.animal.tag,
     species: order.animal.species,
-    shares: workOut(shop, order).map(shareDocument),
+    shares: workOut(shop, order, experience).map(shareDocument),
   };
 }
 
@@ -138,14 +150,17 @@ function shareDocument({ share, basis, forecast: expected, findings }: WorkedSha
 function lineDocument(line: ForecastLine): ForecastLineDocument {
   const { key, cut, destination, packaged, low, high, gross, kerf, cureLoss, pieces, packs, thicknessIn } =
     line;
+  const { evidence, names } = line;
   return {
     key,
     cut,
     destination,
     ...units({ packaged, low, high, gross, kerf, cureLoss }),
     trim: units(line.trim),
+    evidence,
     pieces,
     packs,
     thicknessIn,
+    names,
   };
 }

@@ -58,6 +58,11 @@ export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocu
   });
 }
 
+/** The sheet a part is cut by: where households share a part, the first one's. */
+export function sheetOfPart(order: OrderDocument, { part }: ShareDocument) {
+  return order.shares.find((share) => share.part === part && share.sheet)?.sheet;
+}
+
 /** Everything an order says that its species does not know or allow. */
 export function orderProblems(shop: ReadingShop, order: OrderDocument): FieldProblem[] {
   const animal = [...sharesProblems(order), ...addOnProblems(order), ...carcassProblemsOf(order)];

@@ -1,0 +1,65 @@
+import { allSpecies } from '@/core/species/registry';
+import type { Species } from '@/core/species/types';
+import { EXIT, printJson, type Command } from '../console';
+
+export const species: Command = {
+  usage:
+    'species [ID]                 what the app knows: ids of decisions, options, breaks, schools, types, flags (--json)',
+  words: [0, 1],
+  run: async (asked, at) => {
+    const [id] = asked.words;
+    const wanted = allSpecies().filter((each) => id === undefined || each.id === id);
+    if (wanted.length === 0) {
+      at.err(
+        `There is no species "${id}": ${allSpecies()
+          .map((each) => each.id)
+          .join(', ')}.\n`,
+      );
+      return EXIT.usage;
+    }
+    if (asked.json) printJson(wanted.map(factsOf), at);
+    else for (const each of wanted) at.out(id === undefined ? lineOf(each) : pageOf(each));
+    return EXIT.done;
+  },
+};
+
+function factsOf({ id, name, atlas, decisions, breaks, schools, types, flags }: Species) {
+  return {
+    id,
+    name,
+    referenceSideLb: atlas.reference.sideLb,
+    atoms: atlas.atoms.length,
+    decisions: decisions.map((decision) => ({
+      id: decision.id,
+      options: decision.options.map((option) => option.id),
+      house: decision.house.option,
+    })),
+    breaks: breaks.map((each) => ({
+      id: each.id,
+      places: each.places.map((place) => place.id),
+      reference: each.reference,
+    })),
+    schools: schools.map((school) => school.id),
+    types: types.map((type) => type.id),
+    flags: flags.map((flag) => flag.id),
+  };
+}
+
+function lineOf(of: Species): string {
+  const { atlas, decisions, schools } = of;
+  return `${of.id.padEnd(8)} ${of.name}: side of ${atlas.reference.sideLb} lb in ${atlas.atoms.length} atoms, ${decisions.length} decisions, ${schools.length} schools\n`;
+}
+
+function pageOf(of: Species): string {
+  const facts = factsOf(of);
+  return [
+    `${of.name}. ${of.atlas.source}\n`,
+    ...facts.decisions.map(({ id, options, house }) => `  ${id}: ${options.join(', ')} (house: ${house})\n`),
+    ...facts.breaks.map(
+      ({ id, places, reference }) => `  break ${id}: ${places.join(', ')} (usual: ${reference})\n`,
+    ),
+    `  schools: ${facts.schools.join(', ')}\n`,
+    `  types: ${facts.types.join(', ') || 'none'}\n`,
+    `  flags: ${facts.flags.join(', ') || 'none'}\n`,
+  ].join('');
+}
