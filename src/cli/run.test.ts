@@ -19,6 +19,7 @@ async function fractum(args: string[], stdin: string[] = []): Promise<Said> {
 }
 
 const clear = 'examples/two-halves.json';
+const beefTwoWays = 'examples/beef-two-ways.json';
 const questions = 'examples/whole-with-questions.json';
 
 let folder: string;
@@ -74,6 +75,125 @@ describe('fractum check', () => {
   });
 });
 
+describe('fractum compare', () => {
+  it('says what the second sheet of a file gives and takes', async () => {
+    const { code, out, err } = await fractum(['compare', beefTwoWays, '--prices', 'demo/price-lists.json']);
+    expect({ code, err }).toEqual({ code: EXIT.done, err: '' });
+    expect(out).toMatch(/-\d+\.\d+ lb  T-bone steaks: 5 packs, then 0/);
+    expect(out).toMatch(/on the bill/);
+  });
+
+  it('takes the second sheet from another file, and answers as JSON', async () => {
+    const { code, out } = await fractum(['compare', clear, clear, '--json']);
+    expect(code).toBe(EXIT.done);
+    expect(JSON.parse(out)).toMatchObject({
+      format: 'fractum.comparison',
+      cuts: [],
+      takeHome: 0,
+      chargesCents: 0,
+    });
+  });
+
+  it('wants two sheets', async () => {
+    const { code, err } = await fractum(['compare', 'examples/lamb-whole.json']);
+    expect(code).toBe(EXIT.unreadable);
+    expect(err).toContain('shares: Two sheets are needed');
+  });
+
+  it('names what is wrong with the prices', async () => {
+    const { code, err } = await fractum(['compare', clear, '--prices', clear]);
+    expect(code).toBe(EXIT.unreadable);
+    expect(err).toContain(`${clear}: `);
+  });
+});
+
+describe('fractum split', () => {
+  it('gives every package of a shared quarter to one household', async () => {
+    const { code, out } = await fractum(['split', 'examples/beef-quarters.json']);
+    expect(code).toBe(EXIT.done);
+    const { splits } = JSON.parse(out);
+    expect(splits).toHaveLength(1);
+    expect(splits[0]).toMatchObject({ part: 'left-hind' });
+    expect(splits[0].unfairnessPct).toBeLessThan(1);
+    const forecast = JSON.parse((await fractum(['forecast', 'examples/beef-quarters.json'])).out);
+    const hind = forecast.shares.find((share: { part: string }) => share.part === 'left-hind');
+    const weight = splits[0].parties.reduce(
+      (sum: number, party: { weight: number }) => sum + party.weight,
+      0,
+    );
+    expect(weight).toBeCloseTo(hind.takeHome, 2);
+  });
+});
+
+describe('fractum calibrate', () => {
+  it('learns a habit from finished orders, which the next forecast then has', async () => {
+    const learnt = await fractum(['calibrate', 'examples/season.json']);
+    expect(learnt.code).toBe(EXIT.done);
+    const experience = JSON.parse(learnt.out);
+    expect(experience.groups[0]).toMatchObject({ species: 'hog', boneState: 'bone-in', orders: 6 });
+    expect(experience.groups[0].cuts['Bacon, smoked, sliced'].logRatio).toBeLessThan(-0.03);
+    const file = join(folder, 'experience.json');
+    await writeFile(file, learnt.out);
+    const bacon = async (...more: string[]) => {
+      const { out } = await fractum(['forecast', clear, ...more]);
+      return JSON.parse(out).shares[0].lines.find(
+        (line: { cut: string }) => line.cut === 'Bacon, smoked, sliced',
+      );
+    };
+    const [reference, own] = [await bacon(), await bacon('--experience', file)];
+    expect(own.packaged).toBeLessThan(reference.packaged);
+    expect([reference.evidence, own.evidence > 0.5]).toEqual([0, true]);
+  });
+
+  it('names the order that cannot be read', async () => {
+    const file = join(folder, 'season.json');
+    await writeFile(
+      file,
+      JSON.stringify({ format: 'fractum.season', version: 1, orders: [{ order: {}, packed: [] }] }),
+    );
+    const { code, err } = await fractum(['calibrate', file]);
+    expect(code).toBe(EXIT.unreadable);
+    expect(err).toContain('orders.0.order');
+  });
+});
+
+describe('fractum atlas and species', () => {
+  it('prints an atlas that passes its own check', async () => {
+    const file = join(folder, 'atlas.csv');
+    const { out } = await fractum(['atlas', 'print', 'lamb']);
+    await writeFile(file, out);
+    expect(await fractum(['atlas', 'check', file])).toMatchObject({
+      code: EXIT.done,
+      out: '48 atoms, shares 100 %, every composition 100 %.\n',
+    });
+    await writeFile(file, out.replace(',2.95,', ',3.95,'));
+    const wrong = await fractum(['atlas', 'check', file]);
+    expect(wrong.code).toBe(EXIT.open);
+    expect(wrong.out).toContain('shares add up to 101');
+  });
+
+  it('lists what the app knows', async () => {
+    expect((await fractum(['species'])).out.split('\n')).toHaveLength(6);
+    const { out } = await fractum(['species', 'beef']);
+    expect(out).toContain('break chuck: 4-5, 5-6, 6-7 (usual: 5-6)');
+    expect(JSON.parse((await fractum(['species', 'goat', '--json'])).out)[0]).toMatchObject({ id: 'goat' });
+  });
+
+  it.each([[['species', 'unicorn']], [['atlas', 'print', 'unicorn']], [['atlas', 'polish', 'x']]])(
+    '%j ends with 2',
+    async (args) => {
+      expect((await fractum(args)).code).toBe(EXIT.usage);
+    },
+  );
+});
+
+describe('the forecast as a table', () => {
+  it('has a header with its units', async () => {
+    const { out } = await fractum(['forecast', clear, '--csv']);
+    expect(out).toMatch(/^tag,species,part,owner,share_pct,key,cut,destination,packaged_lb,/);
+  });
+});
+
 describe('what is not an order', () => {
   it.each([
     ['no file', join('nowhere', 'x.json'), undefined, 'cannot be read'],
@@ -97,14 +217,18 @@ describe('what is not an order', () => {
 });
 
 describe('wrong usage', () => {
-  it.each([[[]], [['slice', clear]], [['check']], [['check', clear, clear]], [['check', clear, '--fast']]])(
-    '%j ends with 2 and the usage',
-    async (args) => {
-      const { code, err } = await fractum(args);
-      expect(code).toBe(EXIT.usage);
-      expect(err).toContain('fractum forecast FILE.json');
-    },
-  );
+  it.each([
+    [[]],
+    [['slice', clear]],
+    [['check']],
+    [['check', clear, clear]],
+    [['check', clear, '--fast']],
+    [['split']],
+  ])('%j ends with 2 and the usage', async (args) => {
+    const { code, err } = await fractum(args);
+    expect(code).toBe(EXIT.usage);
+    expect(err).toContain('fractum forecast FILE.json');
+  });
 
   it('--help ends with 0', async () => {
     expect(await fractum(['--help'])).toMatchObject({ code: EXIT.done, err: '' });
