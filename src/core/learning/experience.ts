@@ -49,7 +49,9 @@ export function learn(outcomes: readonly Outcome[], uncertainty: Uncertainty): E
   const byCut = new Map<string, Outcome[]>();
   for (const outcome of outcomes) {
     if (!(outcome.expected > 0 && outcome.packed > 0 && outcome.relativeSd > 0)) continue;
-    byCut.set(outcome.cut, [...(byCut.get(outcome.cut) ?? []), outcome]);
+    const own = byCut.get(outcome.cut);
+    if (own) own.push(outcome);
+    else byCut.set(outcome.cut, [outcome]);
   }
   const cuts = [...byCut].sort(([a], [b]) => (a < b ? -1 : 1));
   return Object.fromEntries(cuts.map(([cut, own]) => [cut, learnCut(own, uncertainty)]));
