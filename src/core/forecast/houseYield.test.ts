@@ -39,7 +39,7 @@ describe('the house sheet', () => {
       const [least, most] = USUAL[id]!;
       const quarter = (most - least) / 4;
       expect(onHot(id)).toBeGreaterThan(least + quarter);
-      expect(onHot(id)).toBeLessThan(most - quarter + 0.25);
+      expect(onHot(id)).toBeLessThan(most - quarter);
     },
   );
 
