@@ -33,6 +33,11 @@ async function desk(person: Person): Promise<void> {
   await shoot(person, 'hang');
   await openShare(person, 'sheet', 'Ivo Garth', 'one of them');
   await shoot(person, 'sheet');
+  await openShare(person, 'sheet', 'Ysolde Marrack', 'butt end is left');
+  await shoot(person, 'sheet-beef');
+  await openShare(person, 'sheet', 'Aldous Finch', 'take-home');
+  await person.openZone('Rack');
+  await shoot(person, 'sheet-lamb');
   await openShare(person, 'sheet', 'Sunniva Holt', 'take-home');
   await person.openZone('Grind');
   await person.sees('least regret first');

@@ -7,6 +7,7 @@ import type { ForecastLine } from '@/core/forecast/types';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
 import { cents } from '@/core/quantity/money';
 import type { Result } from '@/core/quantity/result';
+import { speciesById } from '@/core/species/registry';
 import { convertUnits, KG_PER_LB, sumWeights, type WeighingUnit, type Weight } from '@/core/quantity/weight';
 import type { Database } from '@/data/database';
 import { readShop, writePriceList, writeShop } from '@/data/repositories/shop';
@@ -20,7 +21,7 @@ import { passDoorway, type Actor, type Surroundings, type UseCase } from '../doo
 import type { Devices } from '../devices';
 import { finalBill, forecastOf, orderOf, allOrders, shopDay, type Order } from '../orderBook';
 import { hashSecret } from '../signIn';
-import { DEMO_ORDERS, type Progress } from './orders';
+import { DEMO_ORDERS, type DemoOrder, type Progress } from './orders';
 import { DEMO_USERS, type DemoUser } from './people';
 
 const HOUR = 3_600_000;
@@ -107,12 +108,22 @@ class Demo {
   }
 }
 
+/** Hours from the kill to the day an order's weights are from: cold sides have hung, hot ones are of the next day. */
+function hungFor({ document }: DemoOrder): number {
+  const cold = document.weights?.left?.cold !== undefined;
+  return 24 * (cold ? Math.max(1, speciesById(document.animal.species).hang.targetDays) : 1);
+}
+
 /** Fills a live week with orders in every state of the work. */
 export async function seedDemoOrders(db: Database, devices: Devices, today: Date): Promise<void> {
   const shop = await readShop(db);
   for (const order of DEMO_ORDERS) {
     const killed = new Date(today.getTime() - order.killedDaysAgo * 24 * HOUR);
-    const demo = new Demo(db, devices, new Date(Math.min(today.getTime(), killed.getTime() + 24 * HOUR)));
+    const demo = new Demo(
+      db,
+      devices,
+      new Date(Math.min(today.getTime(), killed.getTime() + hungFor(order) * HOUR)),
+    );
     const document = {
       ...order.document,
       animal: { ...order.document.animal, killDate: shopDay(shop, killed) },

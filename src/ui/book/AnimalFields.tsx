@@ -78,6 +78,8 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             onChange={(e) => change({ farmPhone: e.target.value })}
           />
         </div>
+      </div>
+      <div className={styles.row}>
         <div>
           <label htmlFor="inspection">Inspection</label>
           <Select
@@ -92,8 +94,6 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             style={{ width: '100%' }}
           />
         </div>
-      </div>
-      <div className={styles.row}>
         <div>
           <label htmlFor="carcass-type">Finish, breed type or age</label>
           <Select
