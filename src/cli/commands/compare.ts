@@ -27,7 +27,7 @@ const FREE: PriceList = {
   name: 'No prices',
   effectiveFrom: '2000-01-01',
   unit: 'lb',
-  currency: 'XXX',
+  currency: 'XTS',
   sign: '',
   minimumCents: 0 as Cents,
   taxBp: 0,

@@ -43,6 +43,7 @@ export function carcassProblems(
           condition.type,
           species.types.map((each) => each.id),
         )),
+    ...(condition?.rite === undefined ? [] : unknown('condition.rite', condition.rite, species.rites)),
     ...(condition?.flags ?? []).flatMap((flag) =>
       unknown(
         'condition.flags',

@@ -1,5 +1,9 @@
 import type { Quarter } from '../species/types';
 
+/** Rites that keep an animal's meat apart; the authority's own rules stand above what is refused here. */
+export const RITES = ['halal', 'kosher'] as const;
+export type Rite = (typeof RITES)[number];
+
 /**
  * What a carcass is beyond its species and its weight, as found on the rail or said by the farm. Everything is
  * optional: an empty condition is the reference carcass.
@@ -13,6 +17,8 @@ export type Condition = {
   readonly eyeSqIn?: number;
   /** Skinned instead of scalded, where the atlas has skin on. */
   readonly skinned?: boolean;
+  /** The rite it was slaughtered by, where the owner asks for it to be kept apart. */
+  readonly rite?: Rite;
   /** Ids of the species' flags that hold. */
   readonly flags?: readonly string[];
   /** Share of an atom that was already gone when the side was weighed, 0 to 1. */

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { RITES } from '../carcass/condition';
 import { INSPECTION_CLASSES } from '../label/label';
 import { PARTS } from '../shares/parts';
 import { WRAPS } from '../sheet/types';
@@ -81,6 +82,7 @@ const carcassSchema = Joi.object({
     fatness: Joi.number().greater(0).max(10),
     eyeSqIn: Joi.number().greater(0).max(40),
     skinned: Joi.boolean(),
+    rite: Joi.valid(...RITES),
     flags: Joi.array().items(words(40)).unique(),
     missing: sharePerAtom,
     condemned: sharePerAtom,

@@ -190,6 +190,13 @@ function grindFindings(situation: Situation, sheet: Sheet, expected: Forecast): 
   const seasoned = new Map<string, Weight>();
   sheet.grind.lines.forEach((line, index) => {
     const recipe = recipes.find((each) => each.id === line.recipe);
+    const rite = situation.condition?.rite;
+    if (recipe && rite && recipe.notFor?.includes(rite)) {
+      found.push({
+        ...batchFinding(`${recipe.name} is not made of a ${rite} animal: ${recipe.ingredients}`),
+        kind: 'not-offered',
+      });
+    }
     if (!recipe?.seasoned) return;
     const made = expected.lines.find((each) => each.key === `grind.${index}`)?.packaged ?? (0 as Weight);
     seasoned.set(recipe.name, sumWeights([seasoned.get(recipe.name) ?? (0 as Weight), made]));

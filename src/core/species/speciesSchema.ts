@@ -1,14 +1,9 @@
 import Joi from 'joi';
+import { RITES } from '../carcass/condition';
+import { broken, carcassType, school, shifts } from './carcassSchema';
+import { id, inches, percent, pounds, share, words } from './schemaParts';
 import { DESTINATIONS, GRIND_FORMS, TISSUES, type Species } from './types';
 
-const id = Joi.string()
-  .pattern(/^[a-z0-9][a-z0-9-]*$/i, { name: 'an id of letters, digits and dashes' })
-  .max(60);
-const words = Joi.string().trim().min(1).max(300);
-const share = Joi.number().min(0).max(1);
-const percent = Joi.number().min(0).max(100);
-const pounds = Joi.number().greater(0).max(2000);
-const inches = Joi.number().greater(0).max(200);
 const span = Joi.array().ordered(words.required(), words.required());
 const destination = Joi.valid(...DESTINATIONS);
 
@@ -232,6 +227,7 @@ const recipe = Joi.object({
   seasoned: Joi.boolean().required(),
   ingredients: words.required(),
   allergens: Joi.array().items(words).required(),
+  notFor: Joi.array().items(Joi.valid(...RITES)),
 });
 
 const point = Joi.array().ordered(Joi.number().required(), Joi.number().required());
@@ -241,82 +237,6 @@ const sideMap = Joi.object({
   edges: Joi.object().pattern(id, Joi.array().items(point).min(2)).required(),
   zones: Joi.object().pattern(words, Joi.array().items(words).min(1)).required(),
   labels: Joi.object().pattern(words, point).required(),
-});
-
-const move = Joi.object({ from: id.required(), to: id.required(), share });
-
-const broken = Joi.object({
-  id: id.required(),
-  title: words.required(),
-  reference: words.required(),
-  places: Joi.array()
-    .items(
-      Joi.object({
-        id: words.required(),
-        label: words.required(),
-        behind: words,
-        moves: Joi.array().items(move),
-      }).xor('behind', 'moves'),
-    )
-    .unique('id')
-    .min(2)
-    .required(),
-  foreToHind: Joi.array().items(move),
-  hindToFore: Joi.array().items(move),
-  note: words,
-});
-
-const school = Joi.object({
-  id: id.required(),
-  name: words.required(),
-  breaks: Joi.object().pattern(id, words).required(),
-  names: Joi.object().pattern(words, words).required(),
-  house: Joi.object().pattern(id, id),
-  note: words,
-});
-
-const points = Joi.object(
-  Object.fromEntries(TISSUES.map((tissue) => [tissue, Joi.number().min(-100).max(100)])),
-);
-
-const shifts = Joi.object({
-  fatness: Joi.object({
-    label: words.required(),
-    unit: words.required(),
-    reference: Joi.number().greater(0).required(),
-    min: Joi.number().min(0).required(),
-    max: Joi.number().greater(Joi.ref('min')).required(),
-    points,
-    sensitivity: Joi.object({
-      atoms: Joi.object().pattern(id, Joi.number().min(0)).required(),
-      others: Joi.number().min(0).required(),
-    }),
-  })
-    .xor('points', 'sensitivity')
-    .required(),
-  perSideLb: points,
-  perSideLbUnknownFatness: points,
-  sideLb: Joi.array().ordered(pounds.required(), pounds.required()).required(),
-  fatPct: Joi.array().ordered(percent.required(), percent.required()).required(),
-  eye: Joi.object({
-    referenceSqIn: Joi.number().greater(0).required(),
-    atoms: Joi.array().items(id).min(1).required(),
-  }),
-});
-
-const carcassType = Joi.object({
-  id: id.required(),
-  label: words.required(),
-  target: points,
-  points,
-  tissues: Joi.object(Object.fromEntries(TISSUES.map((tissue) => [tissue, Joi.number().greater(0).max(5)]))),
-  atoms: Joi.object().pattern(id, Joi.number().min(0).max(5)),
-  fatness: Joi.number().greater(0),
-  eyeSqIn: Joi.number().greater(0),
-  lengthFactor: Joi.number().greater(0).max(2),
-  lipidLean: share,
-  coverShift: Joi.number().min(-1).max(1),
-  note: words,
 });
 
 /** The shape of a species' data. What its parts say of each other is for `speciesProblems`. */
@@ -390,6 +310,9 @@ export const speciesSchema = Joi.object<Species>({
       .required(),
   }),
   onePerCarcass: Joi.array().items(id).required(),
+  rites: Joi.array()
+    .items(Joi.valid(...RITES))
+    .required(),
   splitBones: Joi.array().items(id).required(),
   cutting: Joi.object({
     shrinkShare: share.required(),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { BreakPlan } from '../carcass/breaks';
-import type { Condition, Part } from '../carcass/condition';
+import { RITES, type Condition, type Part } from '../carcass/condition';
 import type { Experience } from '../learning/experience';
 import { convertUnits, weight, type Weight } from '../quantity/weight';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
@@ -21,6 +21,7 @@ export function anyCondition(species: Species): fc.Arbitrary<Condition> {
       fatness: fc.double({ min: fatness.min / 2, max: fatness.max * 1.5, noNaN: true }),
       eyeSqIn: fc.double({ min: 1, max: (eye?.referenceSqIn ?? 5) * 2, noNaN: true }),
       skinned: fc.boolean(),
+      ...(species.rites.length > 0 ? { rite: fc.constantFrom(...RITES) } : {}),
       flags: fc.subarray(species.flags.map((flag) => flag.id)),
       spinePct: fc.double({ min: 30, max: 70, noNaN: true }),
       carries: fc.dictionary(fc.constantFrom(...species.onePerCarcass), fc.boolean()),
