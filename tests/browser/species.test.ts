@@ -1,0 +1,83 @@
+import { Key } from 'selenium-webdriver';
+import { Person } from './browser';
+import { RunningDemo } from './runningDemo';
+
+jest.setTimeout(180_000);
+
+let demo: RunningDemo;
+let tove: Person;
+
+beforeAll(async () => {
+  demo = await RunningDemo.start();
+  tove = await Person.arrive(demo.address);
+  await tove.signIn('Tove');
+});
+afterAll(async () => {
+  await tove?.leave();
+  await demo?.stop();
+});
+
+async function openSheet(name: string): Promise<void> {
+  await tove.open('/sheet');
+  await tove.click(name, 'a');
+  await tove.sees('take-home');
+}
+
+/** Answers the open zone by the card with these words. */
+async function choose(zone: string, card: string): Promise<void> {
+  await tove.openZone(zone);
+  await tove.click(card);
+}
+
+describe('a half beef', () => {
+  it('cannot have T-bones and a whole tenderloin, and says what each way gives', async () => {
+    await openSheet('Ysolde Marrack');
+    await tove.openZone('Short loin');
+    await tove.sees('On one side it is T-bones or a whole tenderloin');
+    await tove.click('Keep T-bones and porterhouses');
+    await tove.sees('complete');
+  });
+
+  it('has the names of its short loin along the cut', async () => {
+    await tove.sees(/\d bone-in strip, \d T-bone, \d porterhouse/);
+  });
+
+  it('gives back ribs when the rib is boned', async () => {
+    await choose('Rib', 'Ribeye steaks, boneless');
+    await choose('Back ribs', 'Back ribs kept');
+    await tove.sees(/Back ribs\s+\d\.\d/);
+    await tove.sees('complete');
+  });
+});
+
+describe('an old cow', () => {
+  it('is not offered what holds its backbone, with the reason', async () => {
+    await openSheet('Threlkeld Kitchen');
+    await tove.openZone('Short loin');
+    await tove.sees('T-bones and porterhouses: the backbone of cattle of 30 months or more leaves as waste');
+  });
+});
+
+describe('a lamb', () => {
+  it('is called by the words of its school', async () => {
+    await openSheet('Aldous Finch');
+    await tove.sees('Best end of neck');
+    await tove.sees('Chump chops');
+  });
+
+  it('in a half has no crown roast, with the reason', async () => {
+    await tove.openZone('Rack');
+    await tove.sees('Crown roast takes both sides of the animal, and this share is one side.');
+  });
+});
+
+describe('booking an animal in', () => {
+  it('asks what its species asks', async () => {
+    await tove.open('/book');
+    await tove.sees('Left on and weighed in');
+    await tove.clickOn('#species');
+    await tove.keys(Key.ARROW_DOWN, Key.ENTER);
+    await tove.sees('30 months or older, or age not known');
+    expect(await tove.text('main')).not.toContain('Left on and weighed in');
+  });
+});
