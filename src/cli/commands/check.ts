@@ -1,5 +1,13 @@
-import { workOut } from '@/core/order/forecastDocument';
+import { workOut, type WorkedShare } from '@/core/order/forecastDocument';
+import { promisedTwice } from '@/core/shares/scarce';
+import { speciesById } from '@/core/species/registry';
 import { EXIT, openOrder, printJson, type Command } from '../console';
+
+/** Households that share a part by percent keep its pieces together. */
+function firstOfEachPart<T>(worked: readonly WorkedShare[], of: readonly T[]): T[] {
+  const parts = worked.map(({ share }) => share.part);
+  return of.filter((_, at) => parts.indexOf(parts[at]!) === at);
+}
 
 export const check: Command = {
   usage: 'check FILE.json              clashes and open questions of its sheets',
@@ -7,7 +15,8 @@ export const check: Command = {
   run: async (asked, at) => {
     const read = await openOrder(asked.words[0]!, asked, at);
     if (!read) return EXIT.unreadable;
-    const found = workOut(read.shop, read.order).flatMap(({ share, findings }) =>
+    const worked = workOut(read.shop, read.order);
+    const found = worked.flatMap(({ share, findings }) =>
       findings.map(({ kind, decision, blocks, sentence }) => ({
         part: share.part,
         owner: share.owner.name,
@@ -17,12 +26,15 @@ export const check: Command = {
         sentence,
       })),
     );
+    const shares = worked.map(({ share, forecast }) => ({ owner: share.owner.name, lines: forecast.lines }));
+    const twice = promisedTwice(speciesById(read.order.animal.species), firstOfEachPart(worked, shares));
     if (asked.json) printJson(found, at);
     else {
       for (const each of found) {
         const mark = each.blocks ? each.kind : `remark, ${each.kind}`;
         at.out(`${each.owner}, ${each.part}: ${each.decision}: ${mark}: ${each.sentence}\n`);
       }
+      for (const { sentence } of twice) at.out(`The whole animal: remark: ${sentence}\n`);
       if (found.length === 0) at.out('Nothing is open.\n');
     }
     return found.some((each) => each.blocks) ? EXIT.open : EXIT.done;

@@ -1,3 +1,4 @@
+import { scarceCuts } from '@/core/shares/scarce';
 import { allSpecies } from '@/core/species/registry';
 import type { Species } from '@/core/species/types';
 import { EXIT, printJson, type Command } from '../console';
@@ -23,7 +24,8 @@ export const species: Command = {
   },
 };
 
-function factsOf({ id, name, atlas, decisions, breaks, schools, types, flags }: Species) {
+function factsOf(species: Species) {
+  const { id, name, atlas, decisions, breaks, schools, types, flags } = species;
   return {
     id,
     name,
@@ -42,6 +44,7 @@ function factsOf({ id, name, atlas, decisions, breaks, schools, types, flags }: 
     schools: schools.map((school) => school.id),
     types: types.map((type) => type.id),
     flags: flags.map((flag) => flag.id),
+    scarce: scarceCuts(species),
   };
 }
 
@@ -61,5 +64,6 @@ function pageOf(of: Species): string {
     `  schools: ${facts.schools.join(', ')}\n`,
     `  types: ${facts.types.join(', ') || 'none'}\n`,
     `  flags: ${facts.flags.join(', ') || 'none'}\n`,
+    `  few to an animal: ${facts.scarce.map(({ cut, perAnimal }) => `${cut} ${perAnimal}`).join(', ')}\n`,
   ].join('');
 }

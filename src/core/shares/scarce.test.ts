@@ -1,0 +1,54 @@
+import { forecast } from '../forecast/forecast';
+import { weight } from '../quantity/weight';
+import { houseSheet, withAnswer } from '../sheet/houseSheet';
+import type { Situation } from '../sheet/situation';
+import { speciesById } from '../species/registry';
+import { promisedTwice, scarceCuts } from './scarce';
+
+const beef = speciesById('beef');
+const half: Situation = { species: beef, unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
+const house = houseSheet(half);
+
+function share(owner: string, hanger: 'kept' | 'grind') {
+  const answer = { forms: [{ option: hanger, amount: { kind: 'rest' as const }, params: {} }] };
+  return { owner, lines: forecast(half, withAnswer(house, 'hanger', answer), [weight(375)]).lines };
+}
+
+describe('what an animal has one of', () => {
+  it('is pointed out when two households keep it', () => {
+    const [oxtail, hanger] = promisedTwice(beef, [share('Petrok', 'kept'), share('Sabine', 'kept')]).sort(
+      (a, b) => (a.cut > b.cut ? -1 : 1),
+    );
+    expect(hanger).toMatchObject({ cut: 'Hanging tender', owners: ['Petrok', 'Sabine'] });
+    expect(hanger!.sentence).toBe(
+      'Hanging tender: one to an animal, and Petrok and Sabine keep it. Each gets half unless they agree who has it.',
+    );
+    expect(oxtail!.cut).toBe('Oxtail');
+  });
+
+  it('is nobody’s quarrel when one keeps it', () => {
+    const cuts = promisedTwice(beef, [share('Petrok', 'kept'), share('Sabine', 'grind')]).map(
+      (each) => each.cut,
+    );
+    expect(cuts).toEqual(['Oxtail']);
+  });
+});
+
+describe('scarce cuts', () => {
+  it.each([
+    ['beef', 'Hanging tender', 1],
+    ['beef', 'Flank steak', 2],
+    ['beef', 'Tri-tip roast', 2],
+    ['beef', 'Tenderloin, whole', 2],
+    ['beef', 'Brisket, whole', 2],
+    ['hog', 'Tenderloin, whole', 2],
+    ['hog', 'Spare ribs, full', 2],
+    ['lamb', 'Saddle, bone-in', 1],
+    ['lamb', 'Crown roast', 1],
+    ['lamb', 'Rack, frenched', 2],
+    ['lamb', 'Kidney', 2],
+    ['lamb', 'Tail', 1],
+  ])('%s: %s %d to an animal', (species, cut, perAnimal) => {
+    expect(scarceCuts(speciesById(species))).toContainEqual({ cut, perAnimal });
+  });
+});
