@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { findingsOf } from '../sheet/findings';
 import { emptySheet, formOf } from '../sheet/houseSheet';
-import { anyOrder, anySides, anySituation } from '../tests/anySheet';
+import { allSpecies } from '../species/registry';
+import { anyOrder, anyOrderOf, anySides, anySituation } from '../tests/anySheet';
 import { sheetProblems } from '../sheet/sheetProblems';
 import type { Weight } from '../quantity/weight';
 import { claimsOnSide, forecast } from './forecast';
@@ -32,53 +33,60 @@ function lossesWithoutCure({ losses }: Forecast): Weight[] {
   return Object.entries(losses).flatMap(([place, lost]) => (place === 'cure' ? [] : [lost]));
 }
 
-describe('every sheet, however odd', () => {
-  it('claims every part of every atom exactly once', () => {
-    fc.assert(
-      fc.property(anyOrder, ({ situation, sheet, coldSides }) => {
-        coldSides.forEach((_, index) => {
-          const { claims, block } = claimsOnSide(situation, sheet, coldSides, index === 0 ? 1 : 2);
-          const covered = Float64Array.from(claims.free);
-          for (const holding of claims.holdings) {
-            holding.cells.forEach((cell, i) => {
-              if (!(holding.fractions[i]! > 0)) throw new Error(`nothing held of cell ${cell}`);
-              covered[cell]! += holding.fractions[i]!;
-            });
+describe.each(allSpecies().map((species) => [species.id, species] as const))(
+  'every sheet of %s, however odd',
+  (_, species) => {
+    const order = anyOrderOf(species);
+
+    it('claims every part of every atom exactly once', () => {
+      fc.assert(
+        fc.property(order, ({ situation, sheet, coldSides }) => {
+          coldSides.forEach((_, index) => {
+            const { claims, block } = claimsOnSide(situation, sheet, coldSides, index === 0 ? 1 : 2);
+            const covered = Float64Array.from(claims.free);
+            for (const holding of claims.holdings) {
+              holding.cells.forEach((cell, i) => {
+                if (!(holding.fractions[i]! > 0)) throw new Error(`nothing held of cell ${cell}`);
+                covered[cell]! += holding.fractions[i]!;
+              });
+            }
+            expect(covered.length).toBe(block.cells.count);
+            expect(covered.every((part, cell) => Math.abs(part - block.cells.sound[cell]!) < DUST * 10)).toBe(
+              true,
+            );
+            expect(claims.free.every((free) => free >= 0)).toBe(true);
+          });
+        }),
+        RUNS,
+      );
+    });
+
+    it('conserves weight to the last thousandth, and nothing goes below zero', () => {
+      fc.assert(
+        fc.property(order, ({ situation, sheet, coldSides }) => {
+          const result = forecast(situation, sheet, coldSides);
+          const packaged = result.lines.reduce((sum, line) => sum + line.packaged, 0);
+          const lost = Object.values(result.losses).reduce((sum, w) => sum + w, 0);
+          expect(packaged + lost).toBe(result.coldWeight);
+          expect(result.takeHome).toBe(packaged);
+          const all = [
+            ...result.lines.flatMap((l) => [l.packaged, l.kerf, l.gross]),
+            ...lossesWithoutCure(result),
+          ];
+          expect(all.filter((w) => w < 0)).toEqual([]);
+          for (const line of result.lines) {
+            const trim = Object.values(line.trim).reduce((sum, w) => sum + w, 0);
+            expect(line.packaged + line.airLoss + line.cureLoss + line.kerf + trim).toBe(line.gross);
           }
-          expect(covered.length).toBe(block.cells.count);
-          expect(covered.every((part, cell) => Math.abs(part - block.cells.sound[cell]!) < DUST * 10)).toBe(
-            true,
-          );
-          expect(claims.free.every((free) => free >= 0)).toBe(true);
-        });
-      }),
-      RUNS,
-    );
-  });
+          expect(new Set(result.lines.map((line) => line.key)).size).toBe(result.lines.length);
+        }),
+        RUNS,
+      );
+    });
+  },
+);
 
-  it('conserves weight to the last thousandth, and nothing goes below zero', () => {
-    fc.assert(
-      fc.property(anyOrder, ({ situation, sheet, coldSides }) => {
-        const result = forecast(situation, sheet, coldSides);
-        const packaged = result.lines.reduce((sum, line) => sum + line.packaged, 0);
-        const lost = Object.values(result.losses).reduce((sum, w) => sum + w, 0);
-        expect(packaged + lost).toBe(result.coldWeight);
-        expect(result.takeHome).toBe(packaged);
-        const all = [
-          ...result.lines.flatMap((l) => [l.packaged, l.kerf, l.gross]),
-          ...lossesWithoutCure(result),
-        ];
-        expect(all.filter((w) => w < 0)).toEqual([]);
-        for (const line of result.lines) {
-          const trim = Object.values(line.trim).reduce((sum, w) => sum + w, 0);
-          expect(line.packaged + line.airLoss + line.cureLoss + line.kerf + trim).toBe(line.gross);
-        }
-        expect(new Set(result.lines.map((line) => line.key)).size).toBe(result.lines.length);
-      }),
-      RUNS,
-    );
-  });
-
+describe('every sheet, however odd', () => {
   it('never leaves a clash or a hole without a finding', () => {
     fc.assert(
       fc.property(anyOrder, ({ situation, sheet, coldSides }) => {

@@ -362,5 +362,5 @@ export const speciesSchema = Joi.object<Species>({
     sideSd: share.required(),
     priorSd: share.required(),
   }).required(),
-  tolerance: Joi.object({ lineShare: share.required(), orderShare: share.required() }).required(),
+  tolerance: Joi.object({ lineShare: share.required() }).required(),
 });

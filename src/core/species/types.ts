@@ -333,5 +333,5 @@ export type Species = {
   readonly cautions: readonly Caution[];
   /** Share by which a forecast line may miss and still be usual, and points of yield for a whole order. */
   readonly uncertainty: Uncertainty;
-  readonly tolerance: { readonly lineShare: number; readonly orderShare: number };
+  readonly tolerance: { readonly lineShare: number };
 };

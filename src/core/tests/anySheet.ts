@@ -59,8 +59,11 @@ export function anyBreaks(species: Species): fc.Arbitrary<BreakPlan> {
 
 /** Any carcass, share and shop: every species, school, break and condition, in both units. */
 export const anySituation: fc.Arbitrary<Situation> = fc
-  .record({ species: fc.constantFrom(...allSpecies()), unit: fc.constantFrom('lb' as const, 'kg' as const) })
-  .chain(({ species, unit }) =>
+  .constantFrom(...allSpecies())
+  .chain((species) => anySituationOf(species));
+
+export function anySituationOf(species: Species): fc.Arbitrary<Situation> {
+  return fc.constantFrom('lb' as const, 'kg' as const).chain((unit) =>
     fc.record({
       species: fc.constant(species),
       unit: fc.constant(unit),
@@ -74,6 +77,7 @@ export const anySituation: fc.Arbitrary<Situation> = fc
       part: fc.constantFrom<Part>('side', ...(species.atlas.quarters ? (['fore', 'hind'] as const) : [])),
     }),
   );
+}
 
 function anyParam(spec: ParamSpec, unit: Situation['unit']): fc.Arbitrary<number | boolean | string> {
   switch (spec.kind) {
@@ -175,10 +179,17 @@ export function anySides({ species, unit, sides, part = 'side' }: Situation): fc
 }
 
 /** A situation, a sheet for it and the cold weight of each side, thousandths. */
-export const anyOrder = anySituation.chain((situation) =>
-  fc.record({
+export const anyOrder = anySituation.chain(orderIn);
+
+/** The same of one species. */
+export function anyOrderOf(species: Species) {
+  return anySituationOf(species).chain(orderIn);
+}
+
+function orderIn(situation: Situation) {
+  return fc.record({
     situation: fc.constant(situation),
     sheet: anySheet(situation),
     coldSides: anySides(situation),
-  }),
-);
+  });
+}
