@@ -61,6 +61,26 @@ describe('the published schemas', () => {
     expect(readExperience({ ...learnt.value, version: 2 })).toMatchObject({ ok: false });
   });
 
+  it('and a season in kilograms says the same as one in pounds', () => {
+    const kg = (pounds: number) => pounds * 0.45359237;
+    const metric = {
+      ...season,
+      orders: season.orders.map(({ order, packed }) => ({
+        order: {
+          ...order,
+          unit: 'kg',
+          weights: { left: { hot: kg(order.weights.left.hot), cold: kg(order.weights.left.cold) } },
+        },
+        packed: packed.map((each) => ({ ...each, weight: kg(each.weight) })),
+      })),
+    };
+    const [pounds, kilograms] = [season, metric].map((each) => learnSeason(each, shop));
+    if (!pounds!.ok || !kilograms!.ok) throw new Error('not learnt');
+    const bacon = 'Bacon, smoked, sliced';
+    const [a, b] = [pounds!.value.groups[0]!.cuts[bacon]!, kilograms!.value.groups[0]!.cuts[bacon]!];
+    expect(b.logRatio).toBeCloseTo(a.logRatio, 3);
+  });
+
   it('know the price lists of the demo', () => {
     for (const list of demoPrices) expect(problemsOf(priceListSchema, list)).toEqual([]);
     expect(problemsOf(priceListSchema, { ...demoPrices[0], taxBp: -1 })).not.toEqual([]);

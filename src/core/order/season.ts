@@ -9,7 +9,7 @@ import { checkShape } from '../shape/checkShape';
 import type { Situation } from '../sheet/situation';
 import { speciesById } from '../species/registry';
 import type { Species } from '../species/types';
-import { readSheet, type OrderDocument } from './document';
+import { documentWeight, readSheet, type OrderDocument } from './document';
 import { readOrder, sheetOfPart, sidesOf, situationOf, type ReadingShop } from './readOrder';
 
 /** A finished order: the order file, and what was packed of each cut of each part, in the order's unit. */
@@ -150,7 +150,9 @@ function outcomesOf(
     const share = order.shares.find((each) => each.part === part)!;
     const said = sheetOfPart(order, share);
     const packed = new Map(
-      finished.packed.filter((each) => each.part === part).map((each) => [each.cut, each.weight]),
+      finished.packed
+        .filter((each) => each.part === part)
+        .map((each) => [each.cut, inUnits(documentWeight(each.weight, order.unit, shop.unit))]),
     );
     if (!said || packed.size === 0) return [];
     const situation = situationOf(shop, order, part);
