@@ -71,6 +71,18 @@ describe('an animal of 30 months or more', () => {
   });
 });
 
+describe('a condemned piece', () => {
+  it('is not packed, and the sheet says so', () => {
+    const condemned = sideOf({ condemned: { 'brisket-flat': 1, 'brisket-point': 1 } });
+    const sheet = houseSheet(condemned);
+    const result = forecast(condemned, sheet, cold);
+    expect(result.lines.map((line) => line.decision)).not.toContain('brisket');
+    expect(findingsOf(condemned, sheet, cold, result)).toMatchObject([
+      { kind: 'nothing-left', decision: 'brisket', blocks: false },
+    ]);
+  });
+});
+
 describe('an animal kept apart by its rite', () => {
   it('is not made into what offends it', () => {
     const kosher = sideOf({ rite: 'kosher' });

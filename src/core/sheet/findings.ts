@@ -94,8 +94,8 @@ function answerFindings(
   side: 1 | 2,
 ): Finding[] {
   const found: Finding[] = [];
-  const note = (kind: FindingKind, sentence: string) =>
-    found.push({ kind, decision: decision.id, side, sentence, blocks: true });
+  const note = (kind: FindingKind, sentence: string, blocks = true) =>
+    found.push({ kind, decision: decision.id, side, sentence, blocks });
   for (const form of answer.forms) {
     const why = whyNotOffered(optionById(decision, form.option), situation);
     if (why) note('not-offered', why);
@@ -111,13 +111,13 @@ function answerFindings(
   }
   answer.forms.forEach((form, index) => {
     const option = optionById(decision, form.option);
-    if (
-      option.products.length > 0 &&
-      answer.forms.length > 1 &&
-      heldShare(claims, decision, index) < WORTH_ASKING
-    ) {
-      note('nothing-left', `${decision.title}: nothing is left for "${option.label}".`);
-    }
+    if (option.products.length === 0 || heldShare(claims, decision, index) >= WORTH_ASKING) return;
+    // Alone in its zone and yet nothing there: another break has it, or it is condemned. That is no one's mistake.
+    const alone = answer.forms.length === 1;
+    const sentence = alone
+      ? `${decision.title}: there is nothing of it on this carcass for "${option.label}".`
+      : `${decision.title}: nothing is left for "${option.label}".`;
+    note('nothing-left', sentence, !alone);
   });
   return found;
 }
