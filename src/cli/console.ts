@@ -2,6 +2,8 @@ import { readFile } from 'node:fs/promises';
 import type { OrderDocument } from '@/core/order/document';
 import { readOrder, type ReadingShop } from '@/core/order/readOrder';
 import { failure, success, type Failure, type Result } from '@/core/quantity/result';
+import { allSpecies } from '@/core/species/registry';
+import type { Species } from '@/core/species/types';
 
 /** What the command line ends with; docs/formats.md lists them. */
 export const EXIT = { done: 0, open: 1, usage: 2, unreadable: 3 } as const;
@@ -77,4 +79,12 @@ export function refuse(file: string, refused: Failure, at: Console): number {
 
 export function printJson(value: unknown, at: Console): void {
   at.out(`${JSON.stringify(value, null, 2)}\n`);
+}
+
+/** The species of this id; says on the error stream which there are when there is none. */
+export function speciesNamed(id: string, at: Console): Species | undefined {
+  const found = allSpecies().find((each) => each.id === id);
+  const known = allSpecies().map((each) => each.id);
+  if (!found) at.err(`There is no species "${id}": ${known.join(', ')}.\n`);
+  return found;
 }

@@ -179,12 +179,25 @@ describe('fractum atlas and species', () => {
     expect(JSON.parse((await fractum(['species', 'goat', '--json'])).out)[0]).toMatchObject({ id: 'goat' });
   });
 
-  it.each([[['species', 'unicorn']], [['atlas', 'print', 'unicorn']], [['atlas', 'polish', 'x']]])(
-    '%j ends with 2',
-    async (args) => {
-      expect((await fractum(args)).code).toBe(EXIT.usage);
-    },
-  );
+  it.each([
+    [['species', 'unicorn']],
+    [['find', 'unicorn', 'chop']],
+    [['atlas', 'print', 'unicorn']],
+    [['atlas', 'polish', 'x']],
+  ])('%j ends with 2', async (args) => {
+    expect((await fractum(args)).code).toBe(EXIT.usage);
+  });
+});
+
+describe('fractum find', () => {
+  it('knows a cut by a misspelt foreign word, and asks where one word means several', async () => {
+    expect((await fractum(['find', 'beef', 'pikanha'])).out).toMatch(/^Sirloin cap: sirloin, heart/);
+    expect((await fractum(['find', 'beef', 'rump'])).out).toMatch(/^"rump" can be .* Which\?/);
+    expect(await fractum(['find', 'lamb', 'xylophone'])).toMatchObject({
+      code: EXIT.open,
+      out: 'Nothing is called that.\n',
+    });
+  });
 });
 
 describe('the forecast as a table', () => {

@@ -4,6 +4,7 @@ import { atlas } from './commands/atlas';
 import { calibrate } from './commands/calibrate';
 import { check } from './commands/check';
 import { compare } from './commands/compare';
+import { find } from './commands/find';
 import { forecast } from './commands/forecast';
 import { species } from './commands/species';
 import { split } from './commands/split';
@@ -19,6 +20,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   calibrate,
   atlas,
   species,
+  find,
 };
 
 export const USAGE = `${Object.values(COMMANDS)
@@ -31,7 +33,7 @@ FILE.json is an order file (docs/formats.md); - reads it from standard input.
   --prices FILE     compare: a price list, JSON or CSV
   --no-band-saw     the shop has none: chops at the disc
 
-Exit codes: 0 done, nothing open; 1 check found clashes or questions, atlas check found what is wrong; 2 wrong usage;
+Exit codes: 0 done, nothing open; 1 check found clashes or questions, atlas check what is wrong, find nothing; 2 wrong usage;
 3 a file cannot be read or is not what it should be.
 `;
 

@@ -1,6 +1,5 @@
 import { atlasProblems, readAtlas, writeAtlas } from '@/core/formats/atlasCsv';
-import { allSpecies } from '@/core/species/registry';
-import { EXIT, readText, refuse, type Command } from '../console';
+import { EXIT, readText, refuse, speciesNamed, type Command, type Console } from '../console';
 
 export const atlas: Command = {
   usage:
@@ -25,16 +24,9 @@ export const atlas: Command = {
   },
 };
 
-function print(id: string, at: Parameters<Command['run']>[1]): number {
-  const species = allSpecies().find((each) => each.id === id);
-  if (!species) {
-    at.err(
-      `There is no species "${id}": ${allSpecies()
-        .map((each) => each.id)
-        .join(', ')}.\n`,
-    );
-    return EXIT.usage;
-  }
+function print(id: string, at: Console): number {
+  const species = speciesNamed(id, at);
+  if (!species) return EXIT.usage;
   at.out(writeAtlas(species.atlas.atoms));
   return EXIT.done;
 }

@@ -1,7 +1,7 @@
 import { scarceCuts } from '@/core/shares/scarce';
 import { allSpecies } from '@/core/species/registry';
 import type { Species } from '@/core/species/types';
-import { EXIT, printJson, type Command } from '../console';
+import { EXIT, printJson, speciesNamed, type Command } from '../console';
 
 export const species: Command = {
   usage:
@@ -9,15 +9,9 @@ export const species: Command = {
   words: [0, 1],
   run: async (asked, at) => {
     const [id] = asked.words;
-    const wanted = allSpecies().filter((each) => id === undefined || each.id === id);
-    if (wanted.length === 0) {
-      at.err(
-        `There is no species "${id}": ${allSpecies()
-          .map((each) => each.id)
-          .join(', ')}.\n`,
-      );
-      return EXIT.usage;
-    }
+    const named = id === undefined ? undefined : speciesNamed(id, at);
+    if (id !== undefined && !named) return EXIT.usage;
+    const wanted = named ? [named] : allSpecies();
     if (asked.json) printJson(wanted.map(factsOf), at);
     else for (const each of wanted) at.out(id === undefined ? lineOf(each) : pageOf(each));
     return EXIT.done;

@@ -1,6 +1,6 @@
 import { BASES, type PriceList, type PriceRule } from '../charges/priceList';
 import { priceListSchema } from '../charges/priceListSchema';
-import { failure, type Result } from '../quantity/result';
+import { failure, success, type Result } from '../quantity/result';
 import { cents } from '../quantity/money';
 import { checkShape } from '../shape/checkShape';
 import { numberField, readCsv, writeCsv, type Row } from './csv';
@@ -73,5 +73,5 @@ function ruleOf(row: Row, at: number): Result<PriceRule, 'invalid'> {
     ...(row.key ? { key: row.key } : {}),
     ...(row.taxable ? { taxable: row.taxable === 'yes' } : {}),
   };
-  return { ok: true, value: rule };
+  return success(rule);
 }

@@ -2,20 +2,11 @@ import fc from 'fast-check';
 import { forecast } from '../forecast/forecast';
 import type { ForecastLine } from '../forecast/types';
 import { weight, type Weight } from '../quantity/weight';
+import { normalsFrom } from '../ranges/normals';
 import { houseSheet } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
 import { speciesById } from '../species/registry';
 import { learn, noExperience, type Outcome } from './experience';
-
-/** Normal numbers from a seed: a linear congruential generator and the polar method. */
-function normals(seed: number): () => number {
-  let state = seed >>> 0;
-  const uniform = () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return (state + 0.5) / 2 ** 32;
-  };
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-}
 
 const RUNS = 12;
 const ORDERS = 60;
@@ -28,7 +19,7 @@ type Step = { readonly line: ForecastLine; readonly packed: number };
  */
 function season(speciesId: string, seed: number, wilder = 1): Step[][] {
   const species = speciesById(speciesId);
-  const normal = normals(seed);
+  const normal = normalsFrom(seed);
   const situation: Situation = { species, unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
   const sheet = houseSheet(situation);
   const truth = new Map<string, number>();

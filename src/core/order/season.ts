@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { breakPlan } from '../carcass/breaks';
 import { forecast } from '../forecast/forecast';
-import { boneStateOf, type BoneState } from '../learning/boneState';
+import { BONE_STATES, boneStateOf, type BoneState } from '../learning/boneState';
 import { learn, type Experience, type Outcome } from '../learning/experience';
 import { failure, success, type Result } from '../quantity/result';
 import { inUnits } from '../quantity/weight';
@@ -41,10 +41,17 @@ export type ExperienceDocument = {
   readonly groups: readonly LearntGroup[];
 };
 
+/** The head that every open file has. */
+function fileHead(format: string) {
+  return {
+    $schema: Joi.string().max(200),
+    format: Joi.valid(format).required(),
+    version: Joi.valid(1).required(),
+  };
+}
+
 const seasonSchema = Joi.object({
-  $schema: Joi.string().max(200),
-  format: Joi.valid('fractum.season').required(),
-  version: Joi.valid(1).required(),
+  ...fileHead('fractum.season'),
   orders: Joi.array()
     .items(
       Joi.object({
@@ -64,15 +71,13 @@ const seasonSchema = Joi.object({
 });
 
 const experienceSchema = Joi.object({
-  $schema: Joi.string().max(200),
-  format: Joi.valid('fractum.experience').required(),
-  version: Joi.valid(1).required(),
+  ...fileHead('fractum.experience'),
   groups: Joi.array()
     .items(
       Joi.object({
         species: Joi.string().max(40).required(),
         breaks: Joi.object().pattern(Joi.string(), Joi.string()).required(),
-        boneState: Joi.valid('bone-in', 'mixed', 'boneless').required(),
+        boneState: Joi.valid(...BONE_STATES).required(),
         orders: Joi.number().integer().min(0).required(),
         cuts: Joi.object()
           .pattern(

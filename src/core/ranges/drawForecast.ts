@@ -3,6 +3,7 @@ import type { GivenCut } from '../forecast/shareSpread';
 import type { Weight } from '../quantity/weight';
 import type { Situation } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
+import { normalsFrom } from './normals';
 
 export type DrawOptions = {
   readonly draws: number;
@@ -120,17 +121,4 @@ function percentiles(sample: Float64Array, drawn: number): Drawn {
   const sorted = sample.subarray(0, drawn).slice().sort();
   const at = (part: number) => sorted[Math.min(drawn - 1, Math.floor(part * drawn))] ?? 0;
   return { p10: at(0.1), p50: at(0.5), p90: at(0.9) };
-}
-
-/** Normal numbers from a seed: a 32-bit xorshift and the Box-Muller transform. */
-function normalsFrom(seed: number): () => number {
-  let state = (seed ^ 0x9e3779b9) >>> 0 || 1;
-  const uniform = () => {
-    state ^= state << 13;
-    state ^= state >>> 17;
-    state ^= state << 5;
-    state >>>= 0;
-    return (state + 0.5) / 2 ** 32;
-  };
-  return () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
 }

@@ -15,6 +15,7 @@ export function lineWorking(line: ForecastLine, species: Species, unit: Weighing
     ...part('bone out', line.trim.bone, show),
     ...part('skin off', line.trim.skin, show),
     ...part(sawLabel(line), line.kerf, show),
+    ...part('lost by the packed pounds, drip and air', line.airLoss, show),
     ...part(line.cureLoss < 0 ? 'brine that stays in' : 'lost in cure and smoke', line.cureLoss, show),
     { label: 'in the boxes', value: show(line.packaged) },
     { label: 'expected between', value: `${show(line.low)} and ${show(line.high)}` },
@@ -22,7 +23,7 @@ export function lineWorking(line: ForecastLine, species: Species, unit: Weighing
   return {
     title: line.cut,
     formula:
-      'Share of the cold side less cutting shrink; less trim, tissue by tissue; less the blade’s dust; times what cure and smoke leave.',
+      'Share of the cold side less cutting shrink; less trim, tissue by tissue; less the blade’s dust; times what cure and smoke leave; less what packed pounds lose.',
     inputs,
     source: `${species.atlas.source}. ${rangeWords(line)}`,
   };

@@ -1,5 +1,7 @@
 import { forecast } from '../forecast/forecast';
-import { parseWeight } from '../quantity/weight';
+import { parseWeight, weight } from '../quantity/weight';
+import { houseSheet } from '../sheet/houseSheet';
+import { speciesById } from '../species/registry';
 import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { grindWorking, lineWorking, takeHomeWorking } from './forecastWorkings';
 import type { Working } from './working';
@@ -17,6 +19,22 @@ function weights({ inputs }: Working): Map<string, number> {
     }),
   );
 }
+
+describe('the working of a beef line', () => {
+  it('adds up from the rail to the box, what packed pounds lose included', () => {
+    const beef = speciesById('beef');
+    const side = { ...half, species: beef };
+    for (const line of forecast(side, houseSheet(side), [weight(375)]).lines.filter(
+      (each) => each.kind === 'cut',
+    )) {
+      const { inputs } = lineWorking(line, beef, 'lb');
+      const value = (at: number) => Number(inputs[at]!.value.replace('−', '-').replace(/[^\d.-]/g, ''));
+      const box = inputs.findIndex((input) => input.label === 'in the boxes');
+      const sum = inputs.slice(0, box).reduce((total, _, at) => total + value(at), 0);
+      expect(sum).toBeCloseTo(value(box), 6);
+    }
+  });
+});
 
 describe('the working of a line', () => {
   it.each(expected.lines.filter((line) => line.kind === 'cut').map((line) => [line.cut, line] as const))(

@@ -1,6 +1,7 @@
 'use client';
 
 import { Checkbox, Input, Select } from 'antd';
+import type { ReactNode } from 'react';
 import type { Draft, SpeciesChoice } from './bookingDraft';
 import styles from './BookScreen.module.css';
 
@@ -11,6 +12,16 @@ type Props = {
   wrong: ReadonlySet<string | undefined>;
   onChange: (part: Partial<Draft>) => void;
 };
+
+/** A field with its label above it. */
+function Field({ id, label, children }: { id: string; label: string; children: ReactNode }) {
+  return (
+    <div>
+      <label htmlFor={id}>{label}</label>
+      {children}
+    </div>
+  );
+}
 
 /** The choices of a species, with the usual one first. */
 function withUsual(choices: SpeciesChoice['types'] | undefined, usual: string) {
@@ -26,17 +37,15 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
   return (
     <>
       <div className={styles.row}>
-        <div>
-          <label htmlFor="tag">Tag</label>
+        <Field id="tag" label="Tag">
           <Input
             id="tag"
             value={draft.tag}
             {...status('animal.tag')}
             onChange={(e) => change({ tag: e.target.value })}
           />
-        </div>
-        <div>
-          <label htmlFor="species">Species</label>
+        </Field>
+        <Field id="species" label="Species">
           <Select
             id="species"
             value={draft.species}
@@ -44,9 +53,8 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             options={species.map((each) => ({ value: each.id, label: each.name }))}
             style={{ width: '100%' }}
           />
-        </div>
-        <div>
-          <label htmlFor="kill-date">Kill day</label>
+        </Field>
+        <Field id="kill-date" label="Kill day">
           <Input
             id="kill-date"
             type="date"
@@ -54,34 +62,30 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             {...status('animal.killDate')}
             onChange={(e) => change({ killDate: e.target.value })}
           />
-        </div>
-        <div>
-          <label htmlFor="sex">Sex</label>
+        </Field>
+        <Field id="sex" label="Sex">
           <Input id="sex" value={draft.sex} onChange={(e) => change({ sex: e.target.value })} />
-        </div>
+        </Field>
       </div>
       <div className={styles.row}>
-        <div>
-          <label htmlFor="farm">Farm, the animal’s owner until it is sold</label>
+        <Field id="farm" label="Farm, the animal’s owner until it is sold">
           <Input
             id="farm"
             value={draft.farm}
             {...status('farm.name')}
             onChange={(e) => change({ farm: e.target.value })}
           />
-        </div>
-        <div>
-          <label htmlFor="farm-phone">Farm’s phone</label>
+        </Field>
+        <Field id="farm-phone" label="Farm’s phone">
           <Input
             id="farm-phone"
             value={draft.farmPhone}
             onChange={(e) => change({ farmPhone: e.target.value })}
           />
-        </div>
+        </Field>
       </div>
       <div className={styles.row}>
-        <div>
-          <label htmlFor="inspection">Inspection</label>
+        <Field id="inspection" label="Inspection">
           <Select
             id="inspection"
             value={draft.inspection}
@@ -93,9 +97,8 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             ]}
             style={{ width: '100%' }}
           />
-        </div>
-        <div>
-          <label htmlFor="carcass-type">Finish, breed type or age</label>
+        </Field>
+        <Field id="carcass-type" label="Finish, breed type or age">
           <Select
             id="carcass-type"
             value={draft.type}
@@ -104,9 +107,8 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             options={withUsual(chosen?.types, 'as usual')}
             style={{ width: '100%' }}
           />
-        </div>
-        <div>
-          <label htmlFor="school">Broken and named the way of</label>
+        </Field>
+        <Field id="school" label="Broken and named the way of">
           <Select
             id="school"
             value={draft.school}
@@ -115,7 +117,7 @@ export function AnimalFields({ draft, species, wrong, onChange: change }: Props)
             options={withUsual(chosen?.schools, 'this shop')}
             style={{ width: '100%' }}
           />
-        </div>
+        </Field>
       </div>
       {flags.length > 0 && (
         <div className={styles.row}>
