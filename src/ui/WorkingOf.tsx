@@ -23,7 +23,7 @@ export function WorkingOf({ working, children }: { working: Working; children: R
 
 export function WorkingTable({ working }: { working: Working }) {
   return (
-    <div className={styles.working}>
+    <div className={styles.working} tabIndex={0} role="group" aria-label="Working">
       <p>{working.formula}</p>
       <table>
         <tbody>

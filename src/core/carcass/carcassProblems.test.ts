@@ -116,6 +116,16 @@ describe('a side that carries the one piece of an animal', () => {
     expect(hanger(true) / hanger(undefined)).toBeCloseTo(2, 1);
   });
 
+  it('is one piece of a whole animal, and one of a half', () => {
+    const hanger = (sides: 1 | 2) => {
+      const situation = { ...sideOf({}), sides };
+      const weights = sides === 2 ? [...cold, ...cold] : cold;
+      const { lines } = forecast(situation, houseSheet(situation), weights);
+      return lines.find((line) => line.cut === 'Hanging tender')!;
+    };
+    expect([hanger(1).pieces, hanger(2).pieces, hanger(2).packs]).toEqual([1, 1, 1]);
+  });
+
   it('split off centre has more of the backbone', () => {
     const bone = (spinePct: number) => {
       const situation = sideOf({ spinePct });

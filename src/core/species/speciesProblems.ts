@@ -100,6 +100,9 @@ function productProblems(species: Species, option: Option, product: Product): st
     ...paramsRead(product)
       .filter((id) => !params.has(id))
       .map((id) => `no parameter ${id}`),
+    ...(product.claims.some((claim) => species.onePerCarcass.includes(claim.atom)) && !product.acrossSides
+      ? ['an animal has one of it, and each side would count it']
+      : []),
     ...curesOffered(option, product)
       .filter((id) => !(id in species.cures))
       .map((id) => `no cure ${id}`),

@@ -133,7 +133,7 @@ export type Product = {
   readonly cut: string;
   /** Names that change along the run, fore to hind. */
   readonly namesAlong?: readonly NameAlong[];
-  /** One piece spans both sides, so that each side counts half of it. */
+  /** One piece spans both sides, or an animal has one of it: each side counts half. */
   readonly acrossSides?: boolean;
   /** Bones are taken out: the knife leaves the species' boning residue on them. */
   readonly boned?: boolean;
