@@ -57,9 +57,7 @@ export function scarceCuts(species: Species): Scarcity[] {
     each.options.flatMap((option) => option.products),
   )) {
     if (product.pieces.kind !== 'fixed') continue;
-    const one =
-      product.acrossSides || product.claims.some((claim) => species.onePerCarcass.includes(claim.atom));
-    const perAnimal = one ? product.pieces.count : 2 * product.pieces.count;
+    const perAnimal = product.acrossSides ? product.pieces.count : 2 * product.pieces.count;
     if (perAnimal <= 2) found.set(product.cut, perAnimal);
   }
   return [...found].map(([cut, perAnimal]) => ({ cut, perAnimal }));
