@@ -211,13 +211,13 @@ describe('what is not an order', () => {
   it.each([
     ['no file', join('nowhere', 'x.json'), undefined, 'cannot be read'],
     ['not JSON', 'broken.json', '{ "format": ', 'is not JSON'],
-    ['not an order', 'list.json', '[]', 'must be of type object'],
-    ['null', 'null.json', 'null', 'must be of type object'],
+    ['not an order', 'list.json', '[]', 'must be an object with named fields'],
+    ['null', 'null.json', 'null', 'must be an object with named fields'],
     [
       'a wrong field',
       'wrong.json',
       '{"format":"fractum.order","version":2}',
-      'version: "version" must be [1]',
+      'version: Version must be one of 1.',
     ],
   ])('%s ends with 3 and the reason', async (_, name, text, reason) => {
     const file = text === undefined ? name : join(folder, name);

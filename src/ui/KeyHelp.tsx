@@ -15,6 +15,7 @@ const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['+ −', 'wrap table: pieces in this pack'],
   ['l', 'wrap table: last label again'],
   ['z', 'wrap table: tare the scale'],
+  ['n', 'wrap table: nothing more of this to come, and why'],
   ['?', 'this list'],
 ];
 

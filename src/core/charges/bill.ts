@@ -171,7 +171,7 @@ function ruleWorking(
         ? []
         : items.map((item) => ({
             label: item.cut,
-            value: `${formatWeight(rule.basis === 'green' ? item.green : item.finished)} ${list.unit}, ${item.packages} packs`,
+            value: `${formatWeight(rule.basis === 'green' ? item.green : item.finished)} ${list.unit}, ${counted(item.packages, 'pack')}`,
           }))),
       { label: 'comes to', value: formatMoney(charged.amount, list.sign) },
     ],
@@ -220,7 +220,7 @@ function depositLine(list: PriceList, deposit: Cents): BillLine[] {
   if (deposit === 0) return [];
   const line = {
     rule: 'deposit',
-    label: 'Deposit paid',
+    label: 'Deposit',
     basis: 'deposit',
     quantity: 'paid at booking',
     amount: cents(-deposit),

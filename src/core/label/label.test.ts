@@ -116,6 +116,11 @@ describe('a label', () => {
     );
   });
 
+  it('with more words than fit is refused: an allergen is never left out in silence', () => {
+    const words = Array.from({ length: 9 }, (_, at) => `Contains: allergen ${at}.`);
+    expect(labelFor({ ...facts, words })).toMatchObject({ ok: false, reason: 'too-many-words' });
+  });
+
   it.each<[string, Partial<LabelFacts>]>([
     ['no-establishment', { inspection: 'inspected' }],
     ['no-owner', { owner: ' ' }],

@@ -1,5 +1,6 @@
 import { failure, success, type Result } from '../quantity/result';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { folded, MOST_SMALL_LINES } from './fold';
 import { humanReadable, type PackageCode } from './gs1';
 
 /** Under which law an animal was slaughtered and may be handed on. A field of the animal, not of the label. */
@@ -38,7 +39,7 @@ export type Label = {
   readonly barcode: string;
 };
 
-export type LabelProblem = 'no-establishment' | 'no-owner' | 'no-weight';
+export type LabelProblem = 'no-establishment' | 'no-owner' | 'no-weight' | 'too-many-words';
 
 /** Ounces beside pounds, as inspected labels must say. */
 function poundsAndOunces(net: Weight): string {
@@ -69,26 +70,35 @@ export function labelFor(facts: LabelFacts): Result<Label, LabelProblem> {
     );
   }
   const ounces = inspected && facts.unit === 'lb' ? ` (${poundsAndOunces(facts.net)})` : '';
+  const lines = smallLines(facts);
+  if (lines.flatMap(folded).length > MOST_SMALL_LINES) {
+    const message = `The words for ${facts.cut} do not fit on the label. Shorten its ingredients; nothing may be left out.`;
+    return failure('too-many-words', message, 'words');
+  }
   return success({
     shop: facts.shopName,
     cut: facts.cut,
     detail: facts.detail,
     weight: `${formatWeight(facts.net, facts.unit === 'kg' ? 3 : 2)} ${facts.unit}${ounces}`,
-    lines: [
-      `${facts.speciesName} ${facts.tag}, ${facts.shareLabel}, ${facts.farm}`,
-      `Owner: ${facts.owner}`,
-      `Packed ${facts.packedOn}. Keep frozen, best by ${facts.keepUntil}.`,
-      ...facts.words,
-      ...(inspected
-        ? [
-            `Est. ${facts.establishment}`,
-            'Keep frozen. Thaw in the refrigerator. Cook thoroughly. Wash hands and boards.',
-          ]
-        : []),
-    ],
+    lines,
     statusWords: inspected ? 'INSPECTED' : 'NOT FOR SALE',
     barcode: humanReadable(facts.code),
   });
+}
+
+/** The lines under the weight, in the order they are printed. */
+function smallLines(facts: LabelFacts): string[] {
+  const inspected = [
+    `Est. ${facts.establishment}`,
+    'Keep frozen. Thaw in the refrigerator. Cook thoroughly. Wash hands and boards.',
+  ];
+  return [
+    `${facts.speciesName} ${facts.tag}, ${facts.shareLabel}, ${facts.farm}`,
+    `Owner: ${facts.owner}`,
+    `Packed ${facts.packedOn}. Keep frozen, best by ${facts.keepUntil}.`,
+    ...facts.words,
+    ...(facts.inspection === 'inspected' ? inspected : []),
+  ];
 }
 
 /** Months a frozen pack keeps its quality: wrap by what it is (processing figures, wrapping; the shorter end). */

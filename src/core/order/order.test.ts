@@ -58,16 +58,16 @@ describe('the open order file', () => {
   });
 
   it.each<[string, object, string]>([
-    ['a farm without a name', { farm: {} }, 'farm.name: "farm.name" is required'],
+    ['a farm without a name', { farm: {} }, 'farm.name: Name is missing.'],
     [
       'an unknown species',
       { animal: { ...twoHalves.animal, species: 'yak' } },
-      'animal.species: "animal.species" must be one of [hog, beef, lamb, bison, goat]',
+      'animal.species: Species must be one of hog, beef, lamb, bison, goat.',
     ],
     [
       'a day that is not in the calendar',
       { animal: { ...twoHalves.animal, killDate: '2026-02-30' } },
-      'animal.killDate: "animal.killDate" is not a day of the calendar.',
+      'animal.killDate: Kill date is not a day of the calendar.',
     ],
     [
       'two left halves',
@@ -89,7 +89,7 @@ describe('the open order file', () => {
       { weights: { right: { cold: 91 } } },
       'weights.right.cold: A cold weight needs its hot weight.',
     ],
-    ['a word too many', { tip: 5 }, 'tip: "tip" is not allowed'],
+    ['a word too many', { tip: 5 }, 'tip: Tip is not known here.'],
   ])('with %s names the field and the reason', (_, change, problem) => {
     expect(problemsOf(order(change)).join('\n')).toContain(problem);
   });

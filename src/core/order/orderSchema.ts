@@ -119,5 +119,5 @@ export const orderSchema = Joi.object({
   shares: Joi.array().min(1).max(16).items(shareSchema).required(),
   weights: Joi.object({ left: sideWeights, right: sideWeights }),
 }).messages({
-  'animal.date': '"animal.killDate" is not a day of the calendar.',
+  'animal.date': '{#label} is not a day of the calendar.',
 });

@@ -3,6 +3,12 @@ import { formatInches, parseLength } from './length';
 
 const chop = { minIn: 0.5, maxIn: 2, words: { regular: 1, thick: 1.5, thin: 0.5 } };
 
+describe('a word that every object has', () => {
+  it.each(['constructor', 'toString', '__proto__'])('%s is no length', (said) => {
+    expect(parseLength(said, { minIn: 0.25, maxIn: 3, words: {} })).toMatchObject({ reason: 'not-a-length' });
+  });
+});
+
 describe('a thickness as people say it', () => {
   it.each([
     ['3/4', 0.75],

@@ -27,8 +27,7 @@ export function parseLength(text: string, range: LengthRange): Result<number, Le
   const said = plainFractions(text.trim().toLowerCase())
     .replace(/["”]|\s*in(ch(es)?)?\.?$/g, '')
     .replace(',', '.');
-  const word = range.words[said];
-  if (word !== undefined) return success(word);
+  if (Object.hasOwn(range.words, said)) return success(range.words[said]!);
   const inches = readInches(said);
   if (inches === undefined) {
     return failure('not-a-length', `"${text}" is not a thickness. Say it like 3/4, 1 1/4, 0.75 or 19 mm.`);

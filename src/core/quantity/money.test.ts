@@ -11,7 +11,7 @@ describe('money', () => {
   it('is shown with its sign', () => {
     expect(formatMoney(cents(5))).toBe('$0.05');
     expect(formatMoney(cents(123_456))).toBe('$1234.56');
-    expect(formatMoney(cents(-15_000))).toBe('-$150.00');
+    expect(formatMoney(cents(-15_000))).toBe('−$150.00');
     expect(formatMoney(cents(100), '€')).toBe('€1.00');
   });
 

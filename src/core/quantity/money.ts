@@ -62,9 +62,9 @@ export function splitCents(amount: Cents, ratios: readonly number[]): Cents[] {
 /**
  * Shows an amount with its currency sign.
  *
- * @example formatMoney(cents(-15000)) // => '-$150.00'
+ * @example formatMoney(cents(-15000)) // => '−$150.00'
  */
 export function formatMoney(amount: Cents, sign = '$'): string {
   const digits = Math.abs(amount).toString().padStart(3, '0');
-  return `${amount < 0 ? '-' : ''}${sign}${digits.slice(0, -2)}.${digits.slice(-2)}`;
+  return `${amount < 0 ? '−' : ''}${sign}${digits.slice(0, -2)}.${digits.slice(-2)}`;
 }

@@ -67,6 +67,8 @@ describe('what a person types as a weight', () => {
   );
 
   it('a forgotten decimal point is refused', () => {
+    expect(parseWeight('1,250', 'lb')).toMatchObject({ ok: false, reason: 'not-a-weight' });
+    expect(parseWeight('1,25', 'lb')).toEqual({ ok: true, value: 1250 });
     expect(parseWeight('9250', 'lb')).toMatchObject({ ok: false, reason: 'out-of-range' });
     expect(parseWeight('2000', 'lb')).toEqual({ ok: true, value: 2_000_000 });
   });

@@ -87,6 +87,10 @@ export function parseWeight(
   unit: WeighingUnit,
 ): Result<Weight, 'not-a-weight' | 'out-of-range'> {
   const match = /^(\d+(?:[.,]\d+)?|[.,]\d+)\s*(lbs?|kg|kilos?|pounds?)?$/i.exec(text.trim());
+  if (/^\d+,\d{3}\b/.test(text.trim())) {
+    const message = `"${text}" may be thousands or thousandths. Type it without the comma, or with a point.`;
+    return failure('not-a-weight', message);
+  }
   if (!match?.[1]) {
     return failure('not-a-weight', `"${text}" is not a weight. Type a number such as 92.5.`);
   }

@@ -162,7 +162,7 @@ function watchFindings(
     }));
 }
 
-/** A piece of a zone that the customer gave to the grind is not lost by oversight. */
+/** A piece that the customer gave to the grind, in so many words, is not lost by oversight. */
 function zoneIsGround(species: Species, sheet: Sheet, atoms: readonly string[], side: 1 | 2): boolean {
   return species.decisions
     .filter((decision) =>
@@ -170,11 +170,12 @@ function zoneIsGround(species: Species, sheet: Sheet, atoms: readonly string[], 
         option.products.some((product) => product.claims.some((claim) => atoms.includes(claim.atom))),
       ),
     )
-    .every((decision) =>
-      (answerOn(sheet, decision.id, side)?.forms ?? []).every(
-        (form) => optionById(decision, form.option).products.length === 0,
-      ),
-    );
+    .some((decision) => {
+      const forms = answerOn(sheet, decision.id, side)?.forms ?? [];
+      return (
+        forms.length > 0 && forms.every((form) => optionById(decision, form.option).products.length === 0)
+      );
+    });
 }
 
 function freeShare(cells: Cells, claims: Claims, atom: string): number {

@@ -27,7 +27,7 @@ export function paramProblem(spec: ParamSpec, value: unknown, unit: WeighingUnit
     case 'yesNo':
       return typeof value === 'boolean' ? undefined : `${spec.label}: yes or no.`;
     case 'choice':
-      return typeof value === 'string' && value in spec.options
+      return typeof value === 'string' && Object.hasOwn(spec.options, value)
         ? undefined
         : `${spec.label}: one of ${Object.values(spec.options).join(', ')}.`;
     case 'count':

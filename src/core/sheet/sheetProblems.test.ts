@@ -53,6 +53,23 @@ describe('a sheet that the species does not know or allow', () => {
     expect(fields(butt(wrong))).toContain(`answers.butt.forms[0].${field}`);
   });
 
+  it.each(['constructor', 'toString', '__proto__', 'hasOwnProperty'])(
+    'is not taken in by a name that every object has: %s',
+    (name) => {
+      const ham = answered(house, 'ham', form('ham', 'whole'));
+      const [cured] = ham.answers.ham!.forms;
+      const wrong = { ...cured!, params: { ...cured!.params, cure: name } };
+      expect(fields(answered(house, 'ham', wrong))).toEqual(['answers.ham.forms[0].params.cure']);
+      expect(fields({ ...house, keeps: JSON.parse(`{"${name}":true}`) as Sheet['keeps'] })).toEqual([
+        `keeps.${name}`,
+      ]);
+    },
+  );
+
+  it('names a sheet for another animal', () => {
+    expect(fields({ ...house, species: 'beef' })).toEqual(['species']);
+  });
+
   it('names two forms where the zone has one', () => {
     expect(fields(answered(house, 'jowl', form('jowl', 'kept'), form('jowl', 'grind')))).toEqual([
       'answers.jowl',

@@ -24,7 +24,27 @@ export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[
       );
     }),
   );
-  return [...answerProblems, ...grindProblems(situation, sheet)];
+  return [
+    ...speciesProblem(situation, sheet),
+    ...answerProblems,
+    ...keepsProblems(situation, sheet),
+    ...grindProblems(situation, sheet),
+  ];
+}
+
+function speciesProblem({ species }: Situation, sheet: Sheet): FieldProblem[] {
+  if (sheet.species === species.id) return [];
+  return [{ field: 'species', message: `This sheet is for ${sheet.species}, the animal is ${species.id}.` }];
+}
+
+function keepsProblems({ species }: Situation, { keeps }: Sheet): FieldProblem[] {
+  const known = new Set(species.poolKeeps.map((keep) => keep.id));
+  return Object.keys(keeps)
+    .filter((id) => !known.has(id))
+    .map((id) => ({
+      field: `keeps.${id}`,
+      message: `"${id}" is nothing that is kept of this ${species.name}.`,
+    }));
 }
 
 function formProblems(

@@ -1,3 +1,4 @@
+import { counted } from '../quantity/counted';
 import { formatInches } from '../quantity/length';
 import { formatWeight, type WeighingUnit } from '../quantity/weight';
 import type { Decision, Option, ParamSpec } from '../species/types';
@@ -13,7 +14,7 @@ export function amountWords(amount: Amount, unit: WeighingUnit): string {
     case 'share':
       return `${amount.pct} %`;
     case 'packs':
-      return `${amount.count} packs`;
+      return counted(amount.count, 'pack');
     case 'pieces':
       return `${amount.count} pieces`;
     case 'weight':

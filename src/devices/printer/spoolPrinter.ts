@@ -1,14 +1,12 @@
 import bwipjs from 'bwip-js/node';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { folded } from '@/core/label/fold';
 import type { Label } from '@/core/label/label';
 import type { LabelPrinter } from './labelPrinter';
 
 /** A label is 4 x 3 inches; the drawing uses hundredths of an inch. */
 const [WIDTH, HEIGHT] = [400, 300];
-
-/** Letters of a small line that fit beside the margins. */
-const LETTERS_PER_LINE = 62;
 
 /** The simulated label printer: each label becomes a drawing in the spool folder that anyone can open. */
 export function spoolPrinter(folder: string): LabelPrinter {
@@ -29,19 +27,6 @@ function escaped(text: string): string {
     /[&<>"]/g,
     (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!,
   );
-}
-
-function folded(text: string): string[] {
-  const lines: string[] = [];
-  let line = '';
-  for (const word of text.split(' ')) {
-    if (line !== '' && line.length + word.length >= LETTERS_PER_LINE) {
-      lines.push(line);
-      line = '';
-    }
-    line = line === '' ? word : `${line} ${word}`;
-  }
-  return [...lines, line];
 }
 
 /** The label as a drawing, bars included. */
@@ -75,7 +60,7 @@ export function drawLabel(label: Label): string {
     ),
     text(14, 70, 11, label.detail),
     text(14, 112, 38, label.weight, 'font-weight="700"'),
-    ...small.slice(0, 10).map((line, i) => text(14, 130 + i * 10.5, 8.5, line)),
+    ...small.map((line, i) => text(14, 130 + i * 10.5, 8.5, line)),
     place(bars),
     text(WIDTH / 2, HEIGHT - 12, 9, label.barcode, 'text-anchor="middle"'),
     '</svg>',
