@@ -1,6 +1,7 @@
-const transform = {
-  '^.+\\.tsx?$': ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }],
-};
+const swc = ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true } } }];
+
+/** Packages that ship modules only, which Jest cannot load as they are. */
+const MODULES_ONLY = ['d3-array', 'd3-random', 'internmap'];
 
 const moduleNameMapper = {
   '^@/(.*)$': '<rootDir>/src/$1',
@@ -12,13 +13,14 @@ function project(displayName, roots) {
     displayName,
     testEnvironment: 'node',
     roots,
-    transform,
+    transform: { '^.+\\.(tsx?|m?js)$': swc },
+    transformIgnorePatterns: [`/node_modules/(?!(${MODULES_ONLY.join('|')})/)`],
     moduleNameMapper,
     testMatch: ['**/*.test.ts'],
   };
 }
 
-/** The browser tests drive the built app and run apart: `npm run test:browser`. */
+/** The browser tests drive the built app and run apart: `npx jest --selectProjects=browser --runInBand`. */
 const config = {
   // A busy machine may be many times slower; a test waits for conditions and fails by them.
   testTimeout: 60_000,

@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['knex', 'better-sqlite3', 'pino', 'bwip-js'],
+  serverExternalPackages: ['knex', 'better-sqlite3', 'pino', 'bwip-js', 'piscina'],
   poweredByHeader: false,
   reactStrictMode: true,
   typescript: { tsconfigPath: 'tsconfig.build.json' },

@@ -1,5 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
@@ -96,13 +96,13 @@ export function isFree(port) {
   });
 }
 
-/** Starts a program of the demo; what it prints is shown. */
-export function start(command, args, env) {
+/** Starts a program; what it prints is shown. */
+function start(command, args, env) {
   return spawn(command, args, { stdio: ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } });
 }
 
 /** Waits until an address answers; gives up after a minute. */
-export async function answering(address) {
+async function answering(address) {
   const until = Date.now() + 60_000;
   while (Date.now() < until) {
     const ok = await fetch(address).then(
@@ -113,4 +113,82 @@ export async function answering(address) {
     await new Promise((done) => setTimeout(done, 150));
   }
   return false;
+}
+
+/** The key that this shop and its scale share; made once, readable for nobody else. */
+export function scaleKeyOf(data) {
+  const file = join(data, 'scale.key');
+  mkdirSync(data, { recursive: true, mode: 0o700 });
+  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('base64url'), { mode: 0o600 });
+  return readFileSync(file, 'utf8');
+}
+
+/** Ends with a word when a port that is needed is taken. */
+export async function ensureFree(ports, command) {
+  for (const needed of ports) {
+    if (await isFree(needed)) continue;
+    process.stderr.write(
+      `Port ${needed} is taken. Stop what runs there, or choose another: PORT=8080 npm ${command}\n`,
+    );
+    process.exit(1);
+  }
+}
+
+/** A program that ends badly is started again, but not for ever: so often within a minute, and it stays down. */
+const RESTARTS_A_MINUTE = 5;
+/** The server's word that another one has the folder: starting it again would not help. */
+const IN_USE = 75;
+
+/** Keeps a program running until it is stopped. */
+function keepRunning(command, args, env, onGivenUp) {
+  const ends = [];
+  let program;
+  let stopped = false;
+  const launch = () => {
+    program = start(command, args, env);
+    program.on('exit', (code) => {
+      if (stopped) return;
+      const now = Date.now();
+      ends.push(now);
+      const tooOften = ends.filter((at) => now - at < 60_000).length > RESTARTS_A_MINUTE;
+      if (code === IN_USE || code === 0 || tooOften) return onGivenUp(code ?? 1);
+      process.stderr.write(`${args.at(-1)} ended with ${code}; it is started again.\n`);
+      setTimeout(() => !stopped && launch(), 500);
+    });
+  };
+  launch();
+  return {
+    stop: () => {
+      stopped = true;
+      program.kill('SIGTERM');
+    },
+  };
+}
+
+/**
+ * Runs the app, and the simulated scale where the shop has none of its own, until it is stopped.
+ *
+ * @param env - FRACTUM_DATA and what else the programs need
+ * @param say - told when the app answers
+ */
+export async function runApp({ port, env, scale, say }) {
+  const programs = [];
+  const stop = (code) => {
+    for (const program of programs) program.stop();
+    process.exitCode = code;
+  };
+  const serverEnv = { ...env, PORT: String(port), NEXT_TELEMETRY_DISABLED: '1' };
+  if (scale) {
+    programs.push(keepRunning('node', ['--import', 'tsx', 'src/devices/scale/simulator.ts'], env, stop));
+  }
+  programs.push(keepRunning('node', ['scripts/serve.mjs'], serverEnv, stop));
+  process.on('SIGINT', () => stop(0));
+  process.on('SIGTERM', () => stop(0));
+  if (await answering(`http://127.0.0.1:${port}/api/health`)) say();
+  else {
+    process.stderr.write(
+      `The app is not well on port ${port}; http://127.0.0.1:${port}/api/health says why.\n`,
+    );
+    stop(1);
+  }
 }

@@ -1,15 +1,18 @@
 import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import type { Result } from '@/core/quantity/result';
-import { passDoorway, usualSurroundings, type Actor } from '@/server/doorway';
-import { actorOf } from '@/server/signIn';
+import type { Staff } from '@/server/house/actor';
+import { passDoorway } from '@/server/house/doorway';
+import type { Reason } from '@/server/house/reasons';
+import { usualSurroundings } from '@/server/house/surroundings';
+import type { UseCase } from '@/server/house/useCase';
+import { actorOf } from '@/server/people';
 import { USE_CASES, type InputOf, type OutputOf, type UseCaseName } from '@/server/useCases';
-import type { UseCase } from '@/server/doorway';
 
 export const SESSION_COOKIE = 'fractum-session';
 
 /** Who sends this request; undefined when nobody is signed in. */
-export async function currentActor(): Promise<Actor | undefined> {
+export async function currentActor(): Promise<Staff | undefined> {
   const token = (await cookies()).get(SESSION_COOKIE)?.value;
   const { db, now } = usualSurroundings();
   return actorOf(db, token, now);
@@ -19,19 +22,20 @@ export async function currentActor(): Promise<Actor | undefined> {
 export async function ask<Name extends UseCaseName>(
   name: Name,
   raw: unknown,
-): Promise<Result<OutputOf<Name>>> {
+): Promise<Result<OutputOf<Name>, Reason>> {
   const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
   return passDoorway(asked, raw, await currentActor());
 }
 
-/** What a page shows: the answer, or the sign-in page, or the page for what is not there. */
+/** What a page shows: the answer, or the sign-in page, or one's own first page, or the page for what is not there. */
 export async function askForPage<Name extends UseCaseName>(
   name: Name,
-  input: InputOf<Name>,
+  raw: unknown,
 ): Promise<OutputOf<Name>> {
-  const result = await ask(name, input);
+  const result = await ask(name, raw);
   if (result.ok) return result.value;
   if (result.reason === 'not-signed-in') redirect('/sign-in');
+  if (result.reason === 'not-allowed') redirect('/');
   if (result.reason === 'not-found' || result.reason === 'invalid') notFound();
   throw new Error(result.message);
 }

@@ -1,4 +1,4 @@
-import { failure } from '@/core/quantity/result';
+import { refuse } from '@/server/house/reasons';
 import { isFromOurPages, statusOf } from './http';
 
 describe('the status of a refusal', () => {
@@ -12,8 +12,8 @@ describe('the status of a refusal', () => {
     ['unexpected', 500],
     ['already-taken', 409],
     ['open-questions', 409],
-  ])('%s is %d', (reason, status) => {
-    expect(statusOf(failure(reason, 'Words.'))).toBe(status);
+  ] as const)('%s is %d', (reason, status) => {
+    expect(statusOf(refuse(reason, 'Words.'))).toBe(status);
   });
 });
 

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import type { OrderDocument } from '@/core/order/document';
 import { readOrder, type ReadingShop } from '@/core/order/readOrder';
 import { failure, success, type Failure, type Result } from '@/core/quantity/result';
-import { allSpecies } from '@/core/species/registry';
+import { readCatalogue } from '@/data/catalogue';
 import type { Species } from '@/core/species/types';
 
 /** What the command line ends with; docs/formats.md lists them. */
@@ -63,7 +63,7 @@ export type OrderAtHand = { readonly shop: ReadingShop; readonly order: OrderDoc
 export async function openOrder(file: string, asked: Asked, at: Console): Promise<OrderAtHand | undefined> {
   const raw = await readJson(file, at.stdin);
   const unit = raw.ok && (raw.value as Partial<OrderDocument> | null)?.unit === 'kg' ? 'kg' : 'lb';
-  const shop: ReadingShop = { unit, tools: asked.tools };
+  const shop: ReadingShop = { unit, tools: asked.tools, catalogue: readCatalogue() };
   const order = raw.ok ? readOrder(raw.value, shop) : raw;
   if (order.ok) return { shop, order: order.value };
   refuse(file, order, at);
@@ -83,8 +83,9 @@ export function printJson(value: unknown, at: Console): void {
 
 /** The species of this id; says on the error stream which there are when there is none. */
 export function speciesNamed(id: string, at: Console): Species | undefined {
-  const found = allSpecies().find((each) => each.id === id);
-  const known = allSpecies().map((each) => each.id);
+  const { species } = readCatalogue();
+  const found = species.find((each) => each.id === id);
+  const known = species.map((each) => each.id);
   if (!found) at.err(`There is no species "${id}": ${known.join(', ')}.\n`);
   return found;
 }

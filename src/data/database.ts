@@ -1,5 +1,5 @@
 import knex, { type Knex } from 'knex';
-import { mkdirSync } from 'node:fs';
+import { closeSync, mkdirSync, openSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { migrationSource } from './migrations';
 
@@ -28,7 +28,11 @@ type Connection = { pragma(statement: string): unknown };
  * @param file - `:memory:` for one that lives as long as it is open
  */
 export function openDatabase(file: string = databaseFile()): Database {
-  if (file !== ':memory:') mkdirSync(resolve(file, '..'), { recursive: true });
+  if (file !== ':memory:') {
+    mkdirSync(resolve(file, '..'), { recursive: true, mode: 0o700 });
+    // Telephone numbers and hashes of secrets are nobody else's on this machine; the log files get the same mode.
+    closeSync(openSync(/* turbopackIgnore: true */ file, 'a', 0o600));
+  }
   return knex({
     client: 'better-sqlite3',
     connection: { filename: file },
@@ -58,4 +62,10 @@ const holder = globalThis as { fractumDatabase?: Database };
 export function sharedDatabase(): Database {
   holder.fractumDatabase ??= openDatabase();
   return holder.fractumDatabase;
+}
+
+/** Another number whenever another connection has written to the file; this one's own writing does not change it. */
+export async function dataVersion(db: Database): Promise<number> {
+  const [row]: { data_version: number }[] = await db.raw('PRAGMA data_version');
+  return row!.data_version;
 }

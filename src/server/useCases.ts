@@ -1,45 +1,23 @@
-import { bookOrder } from './cases/book';
-import { weighSide } from './cases/hang';
-import { approveSheet, saveSheet, startBlock } from './cases/sheet';
-import { noteCall } from './cases/noteCall';
-import { closeShare, handOver, takePayment } from './cases/settle';
-import { noteLine, voidWeighing } from './cases/correct';
-import { reprintLabel } from './cases/labels';
-import { tareScale } from './cases/tareScale';
-import { weigh } from './cases/weigh';
-import { balanceView, settleView } from './views/balanceView';
-import { hangView } from './views/hangView';
-import { labelView } from './views/labelView';
-import { railView } from './views/rail';
-import { scaleView } from './views/scaleView';
-import { sheetView } from './views/sheetView';
-import { wrapView } from './views/wrapView';
-import type { UseCase } from './doorway';
+import { block } from './block';
+import { book } from './book';
+import { hang } from './hang';
+import type { UseCase } from './house/useCase';
+import { people } from './people';
+import { rail } from './rail';
+import { settle } from './settle';
+import { sheet } from './sheet';
+import { wrap } from './wrap';
 
-/** Everything that can be asked of the house, by name. The public surface of the server. */
+/** Everything that can be asked of the house, by name, area by area. The public surface of the server. */
 export const USE_CASES = {
-  bookOrder,
-  weighSide,
-  saveSheet,
-  approveSheet,
-  noteCall,
-  startBlock,
-  weigh,
-  voidWeighing,
-  reprintLabel,
-  tareScale,
-  noteLine,
-  closeShare,
-  takePayment,
-  handOver,
-  railView,
-  hangView,
-  sheetView,
-  wrapView,
-  balanceView,
-  settleView,
-  labelView,
-  scaleView,
+  ...book,
+  ...hang,
+  ...sheet,
+  ...block,
+  ...wrap,
+  ...settle,
+  ...rail,
+  ...people,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -2,51 +2,66 @@
 
 import { Input, Modal } from 'antd';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { STAGES } from '@/core/order/stage';
-import type { Ticket } from '@/server/views/rail';
+import { useEffect, useState } from 'react';
+import type { Stage } from '@/core/order/stage';
+import type { Ticket } from '@/server/rail';
+import { act } from './act';
 import styles from './Palette.module.css';
 import { pageOf, STAGE_WORDS } from './stages';
 
 type Entry = { key: string; label: string; detail: string; page: string };
 
-/** More than fit on the screen help nobody. */
-const MOST_SHOWN = 9;
+/** Milliseconds of quiet before the house is asked. */
+const QUIET_BEFORE_ASKING = 120;
 
-function entriesOf(tickets: readonly Ticket[]): Entry[] {
-  return [
-    ...tickets.map((ticket) => ({
-      key: ticket.shareId,
-      label: ticket.name,
-      detail: `${ticket.tag} from ${ticket.farm}, ${ticket.stage ? STAGE_WORDS[ticket.stage].word : 'picked up'}`,
-      page: pageOf(ticket.stage, ticket.shareId),
-    })),
-    ...STAGES.map((stage) => ({
-      key: stage,
-      label: STAGE_WORDS[stage].word,
-      detail: 'stage',
-      page: `/${stage}`,
-    })),
-  ];
+function entryOf(ticket: Ticket): Entry {
+  const where = ticket.stage ? STAGE_WORDS[ticket.stage].word : 'picked up';
+  return {
+    key: ticket.shareId,
+    label: ticket.name,
+    detail: `${ticket.tag} from ${ticket.farm}, order ${ticket.number}, ${where}`,
+    page: pageOf(ticket.stage, ticket.shareId),
+  };
 }
 
-/** One key opens it: jump to any order, tag, customer or stage by a part of the name. */
+function stageEntries(stages: readonly Stage[], said: string): Entry[] {
+  return stages
+    .filter((stage) => STAGE_WORDS[stage].word.toLowerCase().includes(said.trim().toLowerCase()))
+    .map((stage) => ({ key: stage, label: STAGE_WORDS[stage].word, detail: 'stage', page: `/${stage}` }));
+}
+
+/** The shares that the house finds for what was said; what is typed meanwhile wins. */
+function useFound(said: string): readonly Ticket[] {
+  const [found, setFound] = useState<{ said: string; tickets: readonly Ticket[] }>({ said: '', tickets: [] });
+  useEffect(() => {
+    let stale = false;
+    const timer = setTimeout(async () => {
+      const result = await act('findView', { words: said });
+      if (!stale && result.ok) setFound({ said, tickets: result.value });
+    }, QUIET_BEFORE_ASKING);
+    return () => {
+      stale = true;
+      clearTimeout(timer);
+    };
+  }, [said]);
+  return found.tickets;
+}
+
+/** One key opens it: jump to any order by a name, telephone, tag or number, or to a stage. */
 export function Palette({
   open,
   onClose,
-  tickets,
+  stages,
 }: {
   open: boolean;
   onClose: () => void;
-  tickets: readonly Ticket[];
+  stages: readonly Stage[];
 }) {
   const router = useRouter();
   const [said, setSaid] = useState('');
   const [at, setAt] = useState(0);
-  const words = said.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = entriesOf(tickets)
-    .filter((entry) => words.every((word) => `${entry.label} ${entry.detail}`.toLowerCase().includes(word)))
-    .slice(0, MOST_SHOWN);
+  const tickets = useFound(said);
+  const found = [...tickets.map(entryOf), ...stageEntries(stages, said)];
   const go = (entry: Entry | undefined) => {
     if (!entry) return;
     setSaid('');
@@ -66,7 +81,7 @@ export function Palette({
       <Input
         autoFocus
         aria-label="Part of a name, tag or farm"
-        placeholder="part of a name, tag or farm"
+        placeholder="beginning of a name, tag, farm, telephone or order number"
         value={said}
         onChange={(event) => {
           setSaid(event.target.value);
@@ -88,7 +103,9 @@ export function Palette({
             </button>
           </li>
         ))}
-        {found.length === 0 && <li className="quiet">Nothing on the rail is called that.</li>}
+        {found.length === 0 && said.trim() !== '' && (
+          <li className="quiet">Nothing in the shop is called that.</li>
+        )}
       </ul>
     </Modal>
   );

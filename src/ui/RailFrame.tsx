@@ -5,12 +5,11 @@ import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { STAGES } from '@/core/order/stage';
-import type { Rail } from '@/server/views/rail';
+import type { Rail } from '@/server/rail';
 import { KeyHelp } from './KeyHelp';
 import { Palette } from './Palette';
 import styles from './RailFrame.module.css';
-import { STAGE_WORDS } from './stages';
+import { STAGE_WORDS, stagesFor } from './stages';
 
 type Props = { rail: Rail; who: { name: string; role: string }; children: ReactNode };
 
@@ -25,11 +24,12 @@ export function RailFrame({ rail, who, children }: Props) {
     ignoreModifiers: true,
     enableOnFormTags: ['radio'],
   });
+  const stages = stagesFor(who.role);
   useHotkeys(
-    STAGES.map((stage) => `g>${STAGE_WORDS[stage].key}`),
+    stages.map((stage) => `g>${STAGE_WORDS[stage].key}`),
     (_, handler) => {
       const key = handler.keys?.join('').slice(-1);
-      const stage = STAGES.find((each) => STAGE_WORDS[each].key === key);
+      const stage = stages.find((each) => STAGE_WORDS[each].key === key);
       if (stage) router.push(`/${stage}`);
     },
   );
@@ -41,7 +41,7 @@ export function RailFrame({ rail, who, children }: Props) {
           Fractum
         </Link>
         <ol className={styles.hooks}>
-          {STAGES.map((stage) => {
+          {stages.map((stage) => {
             const here = path === `/${stage}` || path.startsWith(`/${stage}/`);
             return (
               <li key={stage} className={here ? styles.here : undefined}>
@@ -63,7 +63,7 @@ export function RailFrame({ rail, who, children }: Props) {
         </span>
       </nav>
       <main className={styles.work}>{children}</main>
-      <Palette open={open === 'palette'} onClose={() => setOpen(null)} tickets={rail.tickets} />
+      <Palette open={open === 'palette'} onClose={() => setOpen(null)} stages={stages} />
       <KeyHelp open={open === 'keys'} onClose={() => setOpen(null)} />
     </div>
   );

@@ -1,43 +1,58 @@
 import Link from 'next/link';
 import type { Stage } from '@/core/order/stage';
-import type { Ticket } from '@/server/views/rail';
+import type { Ticket, TicketPage } from '@/server/rail';
 import { pageOf, STAGE_LISTS } from './stages';
 import styles from './TicketList.module.css';
 
-type Props = { stage: Stage; tickets: readonly Ticket[] };
+type Props = { stage: Stage; here: TicketPage; gone?: TicketPage };
 
 /** The tickets that hang at one stage, and below them those that have gone home, where that is of use. */
-export function TicketList({ stage, tickets }: Props) {
+export function TicketList({ stage, here, gone }: Props) {
   const { title, empty } = STAGE_LISTS[stage]!;
-  const here = tickets.filter((ticket) => ticket.stage === stage);
-  const gone = stage === 'settle' ? tickets.filter((ticket) => ticket.stage === null) : [];
   return (
     <div className={styles.page}>
       <h1>{title}</h1>
-      {here.length === 0 ? <p className="quiet">{empty}</p> : <Tickets tickets={here} stage={stage} />}
-      {gone.length > 0 && (
+      {here.tickets.length === 0 && here.page === 0 ? (
+        <p className="quiet">{empty}</p>
+      ) : (
+        <Tickets tickets={here.tickets} />
+      )}
+      <Pages list={here} name="page" />
+      {gone && (gone.tickets.length > 0 || gone.page > 0) && (
         <>
           <h2 className={styles.gone}>Gone home</h2>
-          <Tickets tickets={gone} stage={null} />
+          <Tickets tickets={gone.tickets} />
+          <Pages list={gone} name="gone" />
         </>
       )}
     </div>
   );
 }
 
-export function Tickets({ tickets, stage }: { tickets: readonly Ticket[]; stage: Stage | null }) {
+/** Back and on through a list that is longer than a page. */
+function Pages({ list: { page, more }, name }: { list: TicketPage; name: string }) {
+  if (page === 0 && !more) return null;
+  return (
+    <p className="quiet">
+      {page > 0 && <Link href={`?${name}=${page - 1}`}>‹ those before</Link>}{' '}
+      {more && <Link href={`?${name}=${page + 1}`}>those after ›</Link>}
+    </p>
+  );
+}
+
+export function Tickets({ tickets }: { tickets: readonly Ticket[] }) {
   return (
     <ul className={styles.tickets}>
       {tickets.map((ticket) => (
-        <li key={ticket.shareId}>
-          <Link href={pageOf(stage, ticket.shareId)}>
+        <li key={ticket.shareId} data-broken={ticket.broken || undefined}>
+          <Link href={pageOf(ticket.stage, ticket.shareId)}>
             <b className={styles.name}>{ticket.name}</b>
             <span className={styles.tag}>{ticket.tag}</span>
             <span className="quiet">
               {ticket.species.toLowerCase()} from {ticket.farm}
             </span>
             <span className={styles.fact}>{ticket.fact}</span>
-            <span className={styles.flag}>{ticket.flag}</span>
+            <span className={ticket.broken ? 'alarm' : styles.flag}>{ticket.flag}</span>
           </Link>
         </li>
       ))}

@@ -1,4 +1,4 @@
-import type { Stage } from '@/core/order/stage';
+import { STAGES, type Stage } from '@/core/order/stage';
 
 /** The word of each stage on the rail, and the key that goes there. */
 export const STAGE_WORDS: Readonly<Record<Stage, { readonly word: string; readonly key: string }>> = {
@@ -41,4 +41,10 @@ export function pageOf(stage: Stage | null, shareId: string): string {
     case null:
       return `/settle/${shareId}`;
   }
+}
+
+/** The stages whose lists a role may open: sheets, bills and booking are the office's. */
+export function stagesFor(role: string): readonly Stage[] {
+  if (role === 'owner' || role === 'counter') return STAGES;
+  return role === 'cutter' ? ['hang', 'wrap'] : ['wrap'];
 }

@@ -103,13 +103,14 @@ describe('the demo in kilograms', () => {
 });
 
 describe('who may not', () => {
-  it('sees the refusal, and nothing changes', async () => {
+  it('is led to their own work, and sees no other', async () => {
     const sunna = await Person.arrive(demo.address);
     await sunna.signIn('Sunna');
-    await sunna.open('/book');
-    await sunna.type('#tag', 'H999');
-    await sunna.click('Book it in');
-    await sunna.sees('This is not for the wrapper', '[role="alert"]');
+    for (const path of ['/book', '/sheet/00000000-0000-4000-8000-000000000000', '/hang', '/settle']) {
+      await sunna.open(path);
+      await sunna.find('nav[aria-label="Rail"]');
+    }
+    expect(await sunna.text('nav[aria-label="Rail"]')).not.toMatch(/Book|Settle|Sheet/);
     await sunna.leave();
   });
 
@@ -142,7 +143,10 @@ describe('who may not', () => {
       body: '{}',
     });
     expect(foreign.status).toBe(403);
-    expect(await (await fetch(`${demo.address}/api/health`)).json()).toEqual({ ok: true });
+    expect(await (await fetch(`${demo.address}/api/health`)).json()).toMatchObject({
+      ok: true,
+      problems: [],
+    });
   });
 });
 

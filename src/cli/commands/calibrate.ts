@@ -1,4 +1,5 @@
 import { learnSeason } from '@/core/order/season';
+import { readCatalogue } from '@/data/catalogue';
 import { EXIT, printJson, readJson, refuse, type Command } from '../console';
 
 export const calibrate: Command = {
@@ -9,7 +10,7 @@ export const calibrate: Command = {
     const [file] = asked.words;
     const raw = await readJson(file!, at.stdin);
     if (!raw.ok) return refuse(file!, raw, at);
-    const learnt = learnSeason(raw.value, { unit: 'lb', tools: asked.tools });
+    const learnt = learnSeason(raw.value, { unit: 'lb', tools: asked.tools, catalogue: readCatalogue() });
     if (!learnt.ok) return refuse(file!, learnt, at);
     printJson(learnt.value, at);
     return EXIT.done;

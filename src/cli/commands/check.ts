@@ -1,6 +1,6 @@
 import { workOut, type WorkedShare } from '@/core/order/forecastDocument';
 import { promisedTwice } from '@/core/shares/scarce';
-import { speciesById } from '@/core/species/registry';
+import { speciesIn } from '@/core/catalogue/catalogue';
 import { EXIT, openOrder, printJson, type Command } from '../console';
 
 /** Households that share a part by percent keep its pieces together. */
@@ -27,7 +27,10 @@ export const check: Command = {
       })),
     );
     const shares = worked.map(({ share, forecast }) => ({ owner: share.owner.name, lines: forecast.lines }));
-    const twice = promisedTwice(speciesById(read.order.animal.species), firstOfEachPart(worked, shares));
+    const twice = promisedTwice(
+      speciesIn(read.shop.catalogue, read.order.animal.species),
+      firstOfEachPart(worked, shares),
+    );
     if (asked.json) printJson(found, at);
     else {
       for (const each of found) {

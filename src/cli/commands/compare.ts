@@ -8,7 +8,7 @@ import { formatMoney, type Cents } from '@/core/quantity/money';
 import { failure, success, type Result } from '@/core/quantity/result';
 import { formatWeight, sumWeights, type WeighingUnit, type Weight } from '@/core/quantity/weight';
 import { checkShape } from '@/core/shape/checkShape';
-import type { Ground } from '@/core/sheet/evaluate';
+import type { Ground } from '@/core/questions/evaluate';
 import {
   EXIT,
   openOrder,

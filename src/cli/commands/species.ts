@@ -1,5 +1,5 @@
 import { scarceCuts } from '@/core/shares/scarce';
-import { allSpecies } from '@/core/species/registry';
+import { readCatalogue } from '@/data/catalogue';
 import type { Species } from '@/core/species/types';
 import { EXIT, printJson, speciesNamed, type Command } from '../console';
 
@@ -11,7 +11,7 @@ export const species: Command = {
     const [id] = asked.words;
     const named = id === undefined ? undefined : speciesNamed(id, at);
     if (id !== undefined && !named) return EXIT.usage;
-    const wanted = named ? [named] : allSpecies();
+    const wanted = named ? [named] : readCatalogue().species;
     if (asked.json) printJson(wanted.map(factsOf), at);
     else for (const each of wanted) at.out(id === undefined ? lineOf(each) : pageOf(each));
     return EXIT.done;

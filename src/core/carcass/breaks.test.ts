@@ -1,6 +1,6 @@
 import { cellsOf } from '../atlas/cells';
-import { speciesById } from '../species/registry';
-import { allSpecies } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
+import { allSpecies } from '../tests/catalogue';
 import { breakPlan, type BreakPlan } from './breaks';
 
 /** Pounds of a side that answer to these atoms. */

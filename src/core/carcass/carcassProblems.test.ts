@@ -1,9 +1,9 @@
 import { forecast } from '../forecast/forecast';
 import { weight } from '../quantity/weight';
-import { findingsOf } from '../sheet/findings';
+import { findingsOf } from '../questions/findings';
 import { houseSheet } from '../sheet/houseSheet';
 import { whyNotOffered, type Situation } from '../sheet/situation';
-import { speciesById } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
 import { carcassProblems } from './carcassProblems';
 import type { Condition } from './condition';
 

@@ -1,4 +1,4 @@
-import type { FieldProblem } from '../sheet/sheetProblems';
+import type { FieldProblem } from '../quantity/result';
 import type { Species } from '../species/types';
 import type { CarcassFacts } from './condition';
 

@@ -1,8 +1,4 @@
-import type { Quarter } from '../species/types';
-
-/** Rites that keep an animal's meat apart; the authority's own rules stand above what is refused here. */
-export const RITES = ['halal', 'kosher'] as const;
-export type Rite = (typeof RITES)[number];
+import type { Quarter, Rite } from '../species/types';
 
 /**
  * What a carcass is beyond its species and its weight, as found on the rail or said by the farm. Everything is

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { allSpecies, speciesById } from '../species/registry';
+import { allSpecies, speciesById } from '../tests/catalogue';
 import { TISSUES, type Atom } from '../species/types';
 import type { Condition } from './condition';
 import { anyCondition } from '../tests/anySheet';

@@ -31,7 +31,12 @@ export type BillBasis = {
   readonly hot: Weight;
   readonly cold: Weight;
   /** The shares of the animal in order, as parts of it, and which of them this is. */
-  readonly headSplit: { readonly parts: readonly number[]; readonly index: number };
+  readonly headSplit: {
+    readonly parts: readonly number[];
+    readonly index: number;
+    /** How many of the parts have a cut sheet; all of them when absent. */
+    readonly sheets?: number;
+  };
   readonly items: readonly BillItem[];
   readonly deposit: Cents;
 };
@@ -108,7 +113,7 @@ function chargeLine(list: PriceList, rule: PriceRule, basis: BillBasis): BillLin
 
 function chargeOn(list: PriceList, rule: PriceRule, basis: BillBasis, items: readonly BillItem[]): Charged {
   const rate = rule.rateCents;
-  const { parts, index } = basis.headSplit;
+  const { parts, index, sheets = parts.length } = basis.headSplit;
   const byWeight = (w: Weight, word: string): Charged => ({
     quantity: `${formatWeight(w)} ${list.unit} ${word}`,
     amount: chargeForWeight(w, rate),
@@ -128,8 +133,8 @@ function chargeOn(list: PriceList, rule: PriceRule, basis: BillBasis, items: rea
       };
     case 'extra-sheet':
       return {
-        quantity: `${counted(parts.length - 1, 'sheet')} after the first, share ${index + 1} of ${parts.length}`,
-        amount: parts.length > 1 ? splitCents(cents(rate * (parts.length - 1)), parts)[index]! : ZERO_CENTS,
+        quantity: `${counted(sheets - 1, 'sheet')} after the first, share ${index + 1} of ${parts.length}`,
+        amount: sheets > 1 ? splitCents(cents(rate * (sheets - 1)), parts)[index]! : ZERO_CENTS,
         formula: 'one charge for each cut sheet after the first, split by share',
       };
     case 'hot':

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { weight } from '../quantity/weight';
-import type { Ground } from '../sheet/evaluate';
+import type { Ground } from '../questions/evaluate';
 import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { anySheet } from '../tests/anySheet';
 import { demoPrices } from '../tests/prices';

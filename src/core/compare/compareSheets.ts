@@ -1,7 +1,7 @@
 import type { Forecast, ForecastLine } from '../forecast/types';
 import type { Cents } from '../quantity/money';
 import { sumWeights, type Weight } from '../quantity/weight';
-import { evaluate, type Evaluation, type Ground } from '../sheet/evaluate';
+import { evaluate, type Evaluation, type Ground } from '../questions/evaluate';
 import type { Sheet } from '../sheet/types';
 
 /** What a sheet makes of one cut; nothing when it does not make it. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { findingsOf } from '../sheet/findings';
+import { findingsOf } from '../questions/findings';
 import { emptySheet, formOf } from '../sheet/houseSheet';
-import { allSpecies } from '../species/registry';
+import { allSpecies } from '../tests/catalogue';
 import { anyOrder, anyOrderOf, anySides, anySituation } from '../tests/anySheet';
 import { sheetProblems } from '../sheet/sheetProblems';
 import type { Weight } from '../quantity/weight';

@@ -1,6 +1,7 @@
 import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { cutItem, grindItem, keptItem } from '../species/items';
 import type { GrindLine } from '../sheet/types';
-import { P90_DEVIATIONS } from '../ranges/spread';
+import { P90_DEVIATIONS } from './spread';
 import type { PoolKeep, Species } from '../species/types';
 import { packsOf, wholePieces, type DraftLine } from './lines';
 import { packsByWeight } from './pieces';
@@ -40,6 +41,7 @@ export function cutLine(
     decision: draft.decision,
     cut: draft.cut,
     ownCut: draft.ownCut,
+    item: cutItem(draft.decision, draft.ownCut, draft.cure),
     destination: draft.destination,
     gross,
     trim,
@@ -81,6 +83,7 @@ export function grindLine(
     decision: 'grind',
     cut: line.form === 'bulk' ? recipe.name : `${recipe.name}, ${line.form}`,
     ownCut: recipe.name,
+    item: grindItem(recipe.id, line.form),
     destination: 'grind',
     gross: packaged,
     trim: NO_TRIM,
@@ -120,6 +123,7 @@ export function keptLine(
     decision: keep.id,
     cut: keep.cut,
     ownCut: keep.cut,
+    item: keptItem(keep.id),
     destination: keep.destination,
     gross: packaged,
     trim: NO_TRIM,

@@ -1,7 +1,7 @@
 import { cellsOf, type Cells } from '../atlas/cells';
 import { typeOf } from '../carcass/shiftAtlas';
 import { noExperience } from '../learning/experience';
-import { cutSpread, givesOf, P90_DEVIATIONS } from '../ranges/spread';
+import { cutSpread, givesOf, P90_DEVIATIONS } from './spread';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims } from '../sheet/claims';
 import type { Situation } from '../sheet/situation';

@@ -2,7 +2,7 @@ import { keptShare } from '../hang/shrink';
 import { weight } from '../quantity/weight';
 import { houseSheet } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
-import { allSpecies, speciesById } from '../species/registry';
+import { allSpecies, speciesById } from '../tests/catalogue';
 import { forecast } from './forecast';
 
 /** Packaged on hot weight, bone-in, percent: the usual ranges (docs/figures.md). */

@@ -1,5 +1,5 @@
 import type { Cells } from '../atlas/cells';
-import { atomSpread, grindSlopes } from '../ranges/spread';
+import { atomSpread, grindSlopes } from './spread';
 import type { Species } from '../species/types';
 import type { CutYield } from './cutting';
 import type { GrindResult } from './grind';

@@ -26,6 +26,8 @@ export type ForecastLine = {
   readonly cut: string;
   /** The cut's own name in the species' data, whatever it is called here. */
   readonly ownCut: string;
+  /** What is packed, whatever it is called and however it was asked for; the shop's item number hangs on it. */
+  readonly item: string;
   readonly destination: Destination;
   readonly gross: Weight;
   readonly trim: TrimWeights;

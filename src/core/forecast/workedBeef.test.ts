@@ -1,5 +1,5 @@
 import { inUnits, weight } from '../quantity/weight';
-import { speciesById } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
 import type { ParamSpec, TrimRule } from '../species/types';
 import { expectNear, workedSheet, type WorkedCut } from '../tests/workedCut';
 import { forecast } from './forecast';

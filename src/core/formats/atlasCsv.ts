@@ -1,5 +1,4 @@
-import { failure, success, type Result } from '../quantity/result';
-import type { FieldProblem } from '../sheet/sheetProblems';
+import { failure, success, type Result, type FieldProblem } from '../quantity/result';
 import { TISSUES, type Atom, type Leftover, type Tissue } from '../species/types';
 import { numberField, readCsv, writeCsv, type Row } from './csv';
 

@@ -4,7 +4,7 @@ import { ACCOUNT_KINDS } from '../ledger/ledger';
 import { forecastDocument } from '../order/forecastDocument';
 import { readOrder } from '../order/readOrder';
 import { weight, type Weight } from '../quantity/weight';
-import { allSpecies } from '../species/registry';
+import { catalogue, allSpecies } from '../tests/catalogue';
 import { demoPrices } from '../tests/prices';
 import { atlasProblems, readAtlas, writeAtlas } from './atlasCsv';
 import { readCsv, writeCsv } from './csv';
@@ -137,7 +137,7 @@ describe('a price list', () => {
 
 describe('a forecast as a table', () => {
   it('has a row for each line with its weights', () => {
-    const shop = { unit: 'lb' as const, tools: ['band-saw'] };
+    const shop = { unit: 'lb' as const, tools: ['band-saw'], catalogue };
     const document = forecastDocument(shop, valueOf(readOrder(twoHalves, shop)));
     const rows = valueOf(readCsv(writeForecastCsv(document), ['cut', 'packaged_lb', 'packs']));
     expect(rows).toHaveLength(document.shares.flatMap((share) => share.lines).length);

@@ -1,3 +1,4 @@
+import { catalogue } from '../tests/catalogue';
 import Ajv2020 from 'ajv/dist/2020';
 import addFormats from 'ajv-formats';
 import beefQuarters from '#examples/beef-quarters.json';
@@ -23,7 +24,7 @@ const problemsOf = (schema: object, value: unknown) => {
   const check = ajv.compile(schema);
   return check(value) ? [] : check.errors!.map((error) => `${error.instancePath} ${error.message}`);
 };
-const shop = { unit: 'lb' as const, tools: ['band-saw'] };
+const shop = { unit: 'lb' as const, tools: ['band-saw'], catalogue };
 const EXAMPLES: readonly (readonly [string, unknown])[] = [
   ['beef-quarters', beefQuarters],
   ['beef-two-ways', beefTwoWays],

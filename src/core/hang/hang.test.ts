@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { inUnits, weight } from '../quantity/weight';
 import { half } from '../tests/halfHog';
-import { daysBetween, expectedCold, keptShare, shrinkPct, shrinkWorking } from './shrink';
+import { expectedCold, keptShare, shrinkPct, shrinkWorking } from './shrink';
 import { leastCertain, sideToCut } from './sideToCut';
 
 const openBeef = { covering: 'open', firstDay: 0.02, daysTwoToSeven: 0.005, later: 0.0025 };
@@ -39,14 +39,6 @@ describe('shrink on the rail', () => {
     const working = shrinkWorking(skinOn, 3);
     expect(working.inputs).toContainEqual({ label: 'days hung', value: '3' });
     expect(working.inputs.at(-1)).toEqual({ label: 'lost in all', value: '2.4 %' });
-  });
-});
-
-describe('days hung', () => {
-  it('are counted by the calendar, over the end of summer time too', () => {
-    expect(daysBetween('2026-10-24', '2026-10-26')).toBe(2);
-    expect(daysBetween('2026-12-31', '2027-01-01')).toBe(1);
-    expect(daysBetween('2026-11-02', '2026-11-02')).toBe(0);
   });
 });
 

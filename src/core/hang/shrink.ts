@@ -25,17 +25,6 @@ export function shrinkPct(hot: Weight, cold: Weight): number {
   return hot > 0 ? (100 * (hot - cold)) / hot : 0;
 }
 
-/**
- * Whole days between two instants, by the calendar of the shop's zone.
- *
- * @param from - a date, `YYYY-MM-DD`
- * @param to - a date, `YYYY-MM-DD`
- * @example daysBetween('2026-11-02', '2026-11-16') // => 14
- */
-export function daysBetween(from: string, to: string): number {
-  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
-}
-
 /** How the expected shrink comes about. */
 export function shrinkWorking(curve: ShrinkCurve, days: number): Working {
   const percent = (share: number) => `${(share * 100).toFixed(1)} %`;

@@ -1,5 +1,6 @@
 import { failure, success, type Result } from '../quantity/result';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { monthsAfter } from '../time/shopTime';
 import { folded, MOST_SMALL_LINES } from './fold';
 import { humanReadable, type PackageCode } from './gs1';
 
@@ -121,9 +122,5 @@ export function keepsWords(wrap: 'vacuum' | 'paper'): string {
  */
 export function keepUntil(packedOn: string, wrap: 'vacuum' | 'paper', destination: string): string {
   const kind = destination === 'grind' ? 'grind' : destination === 'cured' ? 'cured' : 'cut';
-  const [year, month, day] = packedOn.split('-').map(Number) as [number, number, number];
-  const target = new Date(Date.UTC(year, month - 1 + KEEPS_MONTHS[wrap][kind], 1));
-  const lastDay = new Date(Date.UTC(target.getUTCFullYear(), target.getUTCMonth() + 1, 0)).getUTCDate();
-  target.setUTCDate(Math.min(day, lastDay));
-  return target.toISOString().slice(0, 10);
+  return monthsAfter(packedOn, KEEPS_MONTHS[wrap][kind]);
 }

@@ -5,7 +5,7 @@ import { weight, type Weight } from '../quantity/weight';
 import { normalsFrom } from '../ranges/normals';
 import { houseSheet } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
-import { speciesById } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
 import { learn, noExperience, type Outcome } from './experience';
 
 const RUNS = 12;

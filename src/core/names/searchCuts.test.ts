@@ -1,4 +1,4 @@
-import { allSpecies, speciesById } from '../species/registry';
+import { allSpecies, speciesById } from '../tests/catalogue';
 import { searchCuts } from './searchCuts';
 
 const beef = speciesById('beef');

@@ -6,7 +6,8 @@ import type { SharePart } from '../shares/parts';
 import { emptySheet, houseSheet } from '../sheet/houseSheet';
 import { defaultParams } from '../sheet/params';
 import { decisionsAsked, type Situation } from '../sheet/situation';
-import { sheetProblems, type FieldProblem } from '../sheet/sheetProblems';
+import { sheetProblems } from '../sheet/sheetProblems';
+import type { FieldProblem } from '../quantity/result';
 import type { Amount, Answer, Form, GrindOrder, ParamValues, Sheet, Wrap } from '../sheet/types';
 import type { GrindForm, Option } from '../species/types';
 

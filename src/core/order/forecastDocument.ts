@@ -3,7 +3,7 @@ import type { Forecast, ForecastLine } from '../forecast/types';
 import { leastCertain, type WeightBasis } from '../hang/sideToCut';
 import { inUnits, type Weight, type WeighingUnit } from '../quantity/weight';
 import { emptySheet } from '../sheet/houseSheet';
-import { findingsOf, type Finding } from '../sheet/findings';
+import { findingsOf, type Finding } from '../questions/findings';
 import { readSheet, type OrderDocument, type ShareDocument } from './document';
 import { sheetOfPart, sidesOf, situationOf, type ReadingShop } from './readOrder';
 import { experienceFor, type ExperienceDocument } from './season';

@@ -6,7 +6,7 @@ import twoHalves from '#examples/two-halves.json';
 import wholeWithQuestions from '#examples/whole-with-questions.json';
 import published from '#schemas/order.schema.json';
 import { inUnits, weight } from '../quantity/weight';
-import { allSpecies } from '../species/registry';
+import { catalogue, allSpecies } from '../tests/catalogue';
 import { almost } from '../tests/anyOrderFile';
 import { half } from '../tests/halfHog';
 import { readSheet, type OrderDocument } from './document';
@@ -15,7 +15,7 @@ import { orderSchema } from './orderSchema';
 import { readOrder, sidesOf, situationOf } from './readOrder';
 import { STAGES, stageOf, type ShareFacts } from './stage';
 
-const shop = { unit: 'lb' as const, tools: ['band-saw'] };
+const shop = { unit: 'lb' as const, tools: ['band-saw'], catalogue };
 const EXAMPLES = { twoHalves, wholeWithQuestions, metricHalf };
 
 const ajv = new Ajv2020({ allErrors: true, strict: false, unicodeRegExp: true });
@@ -46,7 +46,7 @@ describe('the open order file', () => {
     const anyFile = fc.oneof(...Object.values(EXAMPLES).map(almost));
     fc.assert(
       fc.property(anyFile, (file) => {
-        const house = orderSchema.validate(file, { convert: false }).error;
+        const house = orderSchema(catalogue).validate(file, { convert: false }).error;
         const open = fitsPublished(file);
         if (open === (house === undefined)) return;
         throw new Error(

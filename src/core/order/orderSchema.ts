@@ -1,10 +1,10 @@
 import Joi from 'joi';
-import { RITES } from '../carcass/condition';
 import { INSPECTION_CLASSES } from '../label/label';
 import { PARTS } from '../shares/parts';
 import { WRAPS } from '../sheet/types';
-import { GRIND_FORMS } from '../species/types';
-import { allSpecies } from '../species/registry';
+import { GRIND_FORMS, RITES } from '../species/types';
+import { isDay } from '../time/shopTime';
+import type { Catalogue } from '../catalogue/catalogue';
 
 /** People's names and tags are kept as they are said; only control characters are refused. */
 const words = (most: number) =>
@@ -93,31 +93,29 @@ const carcassSchema = Joi.object({
   }),
 });
 
-/** The open order file, `schemas/order.schema.json` in the language of the server. */
-export const orderSchema = Joi.object({
-  $schema: Joi.string().max(200),
-  format: Joi.valid('fractum.order').required(),
-  version: Joi.valid(1).required(),
-  unit: Joi.valid('lb', 'kg').required(),
-  farm: personSchema.required(),
-  animal: Joi.object({
-    tag: words(30).required(),
-    species: Joi.valid(...allSpecies().map((species) => species.id)).required(),
-    sex: words(30),
-    killDate: Joi.string()
-      .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
-      .custom((day: string, helpers) => {
-        const date = new Date(`${day}T00:00:00Z`);
-        const real = !Number.isNaN(date.valueOf()) && date.toISOString().startsWith(day);
-        return real ? day : helpers.error('animal.date');
-      })
-      .required(),
-    inspection: Joi.valid(...INSPECTION_CLASSES).required(),
-    addOns: Joi.array().items(words(40)).unique(),
-    carcass: carcassSchema,
-  }).required(),
-  shares: Joi.array().min(1).max(16).items(shareSchema).required(),
-  weights: Joi.object({ left: sideWeights, right: sideWeights }),
-}).messages({
-  'animal.date': '{#label} is not a day of the calendar.',
-});
+/** The open order file, `schemas/order.schema.json` in the language of the server, for the species of a catalogue. */
+export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
+  return Joi.object({
+    $schema: Joi.string().max(200),
+    format: Joi.valid('fractum.order').required(),
+    version: Joi.valid(1).required(),
+    unit: Joi.valid('lb', 'kg').required(),
+    farm: personSchema.required(),
+    animal: Joi.object({
+      tag: words(30).required(),
+      species: Joi.valid(...species.map((each) => each.id)).required(),
+      sex: words(30),
+      killDate: Joi.string()
+        .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
+        .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('animal.date')))
+        .required(),
+      inspection: Joi.valid(...INSPECTION_CLASSES).required(),
+      addOns: Joi.array().items(words(40)).unique(),
+      carcass: carcassSchema,
+    }).required(),
+    shares: Joi.array().min(1).max(16).items(shareSchema).required(),
+    weights: Joi.object({ left: sideWeights, right: sideWeights }),
+  }).messages({
+    'animal.date': '{#label} is not a day of the calendar.',
+  });
+}

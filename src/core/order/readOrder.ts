@@ -1,18 +1,22 @@
 import { cellsOf } from '../atlas/cells';
 import { carcassProblems } from '../carcass/carcassProblems';
 import { sideToCut, type SideToCut } from '../hang/sideToCut';
-import { failure, success, type Result } from '../quantity/result';
+import { failure, success, type Result, type FieldProblem } from '../quantity/result';
 import { convertUnits, inUnits, type WeighingUnit, type Weight } from '../quantity/weight';
 import { quarterOfPart, sharesProblem, sidesOfPart } from '../shares/parts';
 import { checkShape } from '../shape/checkShape';
-import type { FieldProblem } from '../sheet/sheetProblems';
 import type { Situation } from '../sheet/situation';
-import { speciesById } from '../species/registry';
+import { speciesIn, type Catalogue } from '../catalogue/catalogue';
+import type { Species } from '../species/types';
 import { documentWeight, readSheet, type OrderDocument, type ShareDocument } from './document';
 import { orderSchema } from './orderSchema';
 
 /** What a shop is, as far as an order file is read for it. */
-export type ReadingShop = { readonly unit: WeighingUnit; readonly tools: readonly string[] };
+export type ReadingShop = {
+  readonly unit: WeighingUnit;
+  readonly tools: readonly string[];
+  readonly catalogue: Catalogue;
+};
 
 /**
  * Reads an open order file: its shape, then what its species knows and allows.
@@ -20,7 +24,7 @@ export type ReadingShop = { readonly unit: WeighingUnit; readonly tools: readonl
  * @returns the order, or every field that is wrong with the reason
  */
 export function readOrder(raw: unknown, shop: ReadingShop): Result<OrderDocument, 'invalid'> {
-  const shaped = checkShape(orderSchema, raw);
+  const shaped = checkShape(orderSchema(shop.catalogue), raw);
   if (!shaped.ok) return shaped;
   const problems = orderProblems(shop, shaped.value);
   if (problems.length === 0) return success(shaped.value);
@@ -30,7 +34,7 @@ export function readOrder(raw: unknown, shop: ReadingShop): Result<OrderDocument
 /** What a share's sheet is answered for. */
 export function situationOf(shop: ReadingShop, order: OrderDocument, part: ShareDocument['part']): Situation {
   return {
-    species: speciesById(order.animal.species),
+    species: speciesIn(shop.catalogue, order.animal.species),
     unit: shop.unit,
     sides: sidesOfPart(part).length === 2 ? 2 : 1,
     ...(quarterOfPart(part) === 'side' ? {} : { part: quarterOfPart(part) }),
@@ -45,7 +49,7 @@ export function situationOf(shop: ReadingShop, order: OrderDocument, part: Share
  * side, by the atlas and the breaks.
  */
 export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocument['part']): SideToCut[] {
-  const species = speciesById(order.animal.species);
+  const species = speciesIn(shop.catalogue, order.animal.species);
   const inShop = (value: number | undefined) =>
     value === undefined ? undefined : documentWeight(value, order.unit, shop.unit);
   const situation = situationOf(shop, order, part);
@@ -65,26 +69,30 @@ export function sheetOfPart(order: OrderDocument, { part }: ShareDocument) {
 
 /** Everything an order says that its species does not know or allow. */
 export function orderProblems(shop: ReadingShop, order: OrderDocument): FieldProblem[] {
-  const animal = [...sharesProblems(order), ...addOnProblems(order), ...carcassProblemsOf(order)];
+  const species = speciesIn(shop.catalogue, order.animal.species);
+  const animal = [
+    ...sharesProblems(species, order),
+    ...addOnProblems(species, order),
+    ...carcassProblemsOf(species, order),
+  ];
   const sheets = animal.length > 0 ? [] : sheetProblemsOf(shop, order);
   return [...animal, ...sheets, ...coldProblems(order)];
 }
 
-function addOnProblems(order: OrderDocument): FieldProblem[] {
-  const { name, atlas } = speciesById(order.animal.species);
+function addOnProblems({ name, atlas }: Species, order: OrderDocument): FieldProblem[] {
   const known = atlas.addOns.map((addOn) => addOn.atom.id);
   return (order.animal.addOns ?? [])
     .filter((addOn) => !known.includes(addOn))
     .map((addOn) => ({ field: 'animal.addOns', message: `A ${name.toLowerCase()} has no "${addOn}".` }));
 }
 
-function sharesProblems({ animal, shares }: OrderDocument): FieldProblem[] {
-  const message = sharesProblem(speciesById(animal.species), shares);
+function sharesProblems(species: Species, { shares }: OrderDocument): FieldProblem[] {
+  const message = sharesProblem(species, shares);
   return message ? [{ field: 'shares', message }] : [];
 }
 
-function carcassProblemsOf({ animal }: OrderDocument): FieldProblem[] {
-  return carcassProblems(speciesById(animal.species), animal.carcass ?? {}).map(({ field, message }) => ({
+function carcassProblemsOf(species: Species, { animal }: OrderDocument): FieldProblem[] {
+  return carcassProblems(species, animal.carcass ?? {}).map(({ field, message }) => ({
     field: `animal.carcass.${field}`,
     message,
   }));

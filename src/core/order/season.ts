@@ -7,7 +7,7 @@ import { failure, success, type Result } from '../quantity/result';
 import { inUnits } from '../quantity/weight';
 import { checkShape } from '../shape/checkShape';
 import type { Situation } from '../sheet/situation';
-import { speciesById } from '../species/registry';
+import { speciesIn } from '../catalogue/catalogue';
 import type { Species } from '../species/types';
 import { documentWeight, readSheet, type OrderDocument } from './document';
 import { readOrder, sheetOfPart, sidesOf, situationOf, type ReadingShop } from './readOrder';
@@ -119,11 +119,8 @@ export function learnSeason(raw: unknown, shop: ReadingShop): Result<ExperienceD
     for (const { group, outcomes } of outcomesOf(order.value, finished, shop)) {
       const key = groupKey(group);
       const known = groups.get(key) ?? { group, outcomes: [], orders: 0 };
-      groups.set(key, {
-        group,
-        outcomes: [...known.outcomes, ...outcomes],
-        orders: known.orders + 1,
-      });
+      known.outcomes.push(...outcomes);
+      groups.set(key, { ...known, orders: known.orders + 1 });
     }
   }
   const sorted = [...groups].sort(([a], [b]) => (a < b ? -1 : 1));
@@ -133,7 +130,7 @@ export function learnSeason(raw: unknown, shop: ReadingShop): Result<ExperienceD
     groups: sorted.map(([, { group, outcomes, orders }]) => ({
       ...group,
       orders,
-      cuts: learn(outcomes, speciesById(group.species).uncertainty),
+      cuts: learn(outcomes, speciesIn(shop.catalogue, group.species).uncertainty),
     })),
   });
 }

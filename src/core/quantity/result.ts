@@ -1,3 +1,6 @@
+/** What is wrong with a field, in words; the field is a path such as `answers.butt.forms[0].params.thickness`. */
+export type FieldProblem = { readonly field: string; readonly message: string };
+
 /** An expected failure: a closed reason, a sentence for the person, and the field it concerns when there is one. */
 export type Failure<Reason extends string = string> = {
   readonly ok: false;
@@ -5,7 +8,7 @@ export type Failure<Reason extends string = string> = {
   readonly message: string;
   readonly field?: string;
   /** Everything that is wrong, when there is more than one thing. */
-  readonly problems?: readonly { readonly field: string; readonly message: string }[];
+  readonly problems?: readonly FieldProblem[];
 };
 
 export type Success<T> = { readonly ok: true; readonly value: T };

@@ -2,7 +2,7 @@ import { forecast } from '../forecast/forecast';
 import { weight } from '../quantity/weight';
 import { houseSheet } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
-import { allSpecies } from '../species/registry';
+import { allSpecies } from '../tests/catalogue';
 import { drawForecast } from './drawForecast';
 
 const DRAWS = { draws: 4000, seed: 11 };

@@ -2,6 +2,7 @@ import { forecast } from '../forecast/forecast';
 import type { AccountKind, Posting } from '../ledger/ledger';
 import { weight, type Weight } from '../quantity/weight';
 import { COLD, half, house } from '../tests/halfHog';
+import { USUAL_RULES } from '../shop/houseRules';
 import { reconcile, verdictOn, type Reconciliation, type Weighed } from './reconcile';
 
 const expected = forecast(half, house, COLD);
@@ -25,7 +26,16 @@ function pack(lineKey: string, net: number, more: Partial<Weighed> = {}): Weighe
 }
 
 function balance(postings: Posting[], weighed: Weighed[] = [], cold: Weight = weight(91)): Reconciliation {
-  return reconcile({ cold, expected, postings, weighed, packed: true, lineTolerance: 0.08, unit: 'lb' });
+  return reconcile({
+    cold,
+    expected,
+    postings,
+    weighed,
+    packed: true,
+    limits: USUAL_RULES.unaccounted,
+    lineTolerance: 0.08,
+    unit: 'lb',
+  });
 }
 
 describe('where the weight went', () => {
@@ -83,12 +93,18 @@ describe('where the weight went', () => {
     [500, 'ask'],
     [501, 'investigate'],
   ] as const)('%d hundredths of a percent: %s', (basisPoints, verdict) => {
-    expect(verdictOn(basisPoints)).toBe(verdict);
+    expect(verdictOn(basisPoints, USUAL_RULES.unaccounted)).toBe(verdict);
   });
 
   it('is open while something of the sheet is still to come', () => {
     const input = { cold: weight(91), expected, postings: [holds('share', 60)], weighed: [] };
-    const half = reconcile({ ...input, packed: false, lineTolerance: 0.08, unit: 'lb' });
+    const half = reconcile({
+      ...input,
+      packed: false,
+      limits: USUAL_RULES.unaccounted,
+      lineTolerance: 0.08,
+      unit: 'lb',
+    });
     expect(half).toMatchObject({ verdict: 'open', unaccounted: 60_000 });
   });
 

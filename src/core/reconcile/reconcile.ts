@@ -8,6 +8,7 @@ import {
   type Weight,
   type WeighingUnit,
 } from '../quantity/weight';
+import type { HouseRules } from '../shop/houseRules';
 import type { Destination } from '../species/types';
 import type { Working } from '../working/working';
 
@@ -62,10 +63,6 @@ export type Reconciliation = {
   readonly working: Working;
 };
 
-/** Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero (processing figures, yield). */
-export const UNACCOUNTED_USUAL_BP = 300;
-export const UNACCOUNTED_INVESTIGATE_BP = 500;
-
 /**
  * Where the cold weight of a share went, from its postings, and how the packs compare with the sheet.
  * Cured goods count green in the balance and finished in the boxes; what cure and smoke took is its own step.
@@ -80,6 +77,8 @@ export function reconcile(input: {
   /** Whether nothing of the sheet is still waited for; before that the balance is open. */
   readonly packed: boolean;
   readonly lineTolerance: number;
+  /** From which gap somebody asks, and from which it is investigated. */
+  readonly limits: HouseRules['unaccounted'];
   readonly unit: WeighingUnit;
 }): Reconciliation {
   const { cold, postings } = input;
@@ -112,7 +111,7 @@ export function reconcile(input: {
     bridge,
     unaccounted,
     unaccountedBp,
-    verdict: input.packed ? verdictOn(unaccountedBp) : 'open',
+    verdict: input.packed ? verdictOn(unaccountedBp, input.limits) : 'open',
     boxes,
     yieldBp: cold > 0 ? Math.round((10_000 * boxes) / cold) : 0,
     inTub,
@@ -122,9 +121,12 @@ export function reconcile(input: {
 }
 
 /** What a share of unaccounted weight asks of the shop; hundredths of a percent of the cold weight. */
-export function verdictOn(unaccountedBp: number): Exclude<Verdict, 'open'> {
-  if (unaccountedBp < 0 || unaccountedBp > UNACCOUNTED_INVESTIGATE_BP) return 'investigate';
-  return unaccountedBp > UNACCOUNTED_USUAL_BP ? 'ask' : 'usual';
+export function verdictOn(
+  unaccountedBp: number,
+  { askBp, investigateBp }: HouseRules['unaccounted'],
+): Exclude<Verdict, 'open'> {
+  if (unaccountedBp < 0 || unaccountedBp > investigateBp) return 'investigate';
+  return unaccountedBp > askBp ? 'ask' : 'usual';
 }
 
 /** Of cuts that have come out of the smoke, what their cure still holds: cure and smoke took it, or added it. */

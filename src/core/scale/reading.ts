@@ -11,3 +11,10 @@ export type ScaleReading = {
   readonly unit: WeighingUnit;
   readonly state: 'steady' | 'moving' | 'overload' | 'empty';
 };
+
+/** A reading as it leaves the scale: with its time, and signed, so that nobody on the way can change it. */
+export type SignedReading = ScaleReading & {
+  /** ISO 8601, UTC, by the scale's clock. */
+  readonly takenAt: string;
+  readonly signature: string;
+};

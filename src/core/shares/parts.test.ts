@@ -3,7 +3,7 @@ import { forecast } from '../forecast/forecast';
 import { weight, type Weight } from '../quantity/weight';
 import { houseSheet } from '../sheet/houseSheet';
 import { decisionsAsked, type Situation } from '../sheet/situation';
-import { speciesById } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
 import { PARTS, quarterOfPart, sharesProblem, sidesOfPart, type PartShare } from './parts';
 
 const beef = speciesById('beef');

@@ -2,7 +2,7 @@ import { forecast } from '../forecast/forecast';
 import { weight } from '../quantity/weight';
 import { houseSheet, withAnswer } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
-import { speciesById } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
 import { promisedTwice, scarceCuts } from './scarce';
 
 const beef = speciesById('beef');

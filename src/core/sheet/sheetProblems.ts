@@ -1,11 +1,9 @@
+import type { FieldProblem } from '../quantity/result';
 import { convertUnits, formatWeight, weight } from '../quantity/weight';
 import { GRIND_FORMS } from '../species/types';
 import { paramProblem } from './params';
 import { decisionsAsked, type Situation } from './situation';
 import type { Amount, Form, Sheet } from './types';
-
-/** What is wrong with a field, in words; the field is a path such as `answers.butt.forms[0].params.thickness`. */
-export type FieldProblem = { readonly field: string; readonly message: string };
 
 /** Everything on a sheet that its species does not know or allow. A sheet with problems is not saved. */
 export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[] {

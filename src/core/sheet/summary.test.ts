@@ -4,7 +4,7 @@ import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { decisionById } from './situation';
 import { amountWords, answerSummary, grindSummary } from './summary';
 import { emptySheet } from './houseSheet';
-import { mainDecisionOf, zoneDestination } from './zones';
+import { mainDecisionOf, zoneDestination } from '../questions/zones';
 
 const butt = decisionById(half.species, 'butt');
 

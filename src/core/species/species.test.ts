@@ -1,4 +1,5 @@
-import { allSpecies, speciesById } from './registry';
+import { allSpecies, speciesById } from '../tests/catalogue';
+import { itemsOf } from './items';
 import { zonePath } from './sideMapPath';
 import { speciesProblems } from './speciesProblems';
 import { speciesSchema } from './speciesSchema';
@@ -33,6 +34,12 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))('%s
     for (const zone of Object.keys(species.sideMap.zones)) {
       expect(zonePath(species.sideMap, zone)).toMatch(/^M[\d. ]+(C[-\d. ]+)+Z$/);
     }
+  });
+
+  it('has a number of its own for everything that can be packed', () => {
+    const numbers = itemsOf(species).map((item) => [item, species.items[item]] as const);
+    expect(numbers.filter(([, number]) => number === undefined)).toEqual([]);
+    expect(new Set(numbers.map(([, number]) => number)).size).toBe(numbers.length);
   });
 
   it('offers every decision a cut that needs no tool, so that a shop without one can answer', () => {
@@ -86,5 +93,12 @@ describe('the hog of the atlas', () => {
 
   it('has its feet and tail at a little over three percent', () => {
     expect(sharesOf((atom) => /foot|tail$/.test(atom.id) && !/loin/.test(atom.id))).toBeCloseTo(3.2, 1);
+  });
+});
+
+describe('the shop’s item numbers', () => {
+  it('are given once over all species', () => {
+    const numbers = allSpecies().flatMap((species) => Object.values(species.items));
+    expect(new Set(numbers).size).toBe(numbers.length);
   });
 });

@@ -1,8 +1,7 @@
 import Joi from 'joi';
-import { RITES } from '../carcass/condition';
 import { broken, carcassType, school, shifts } from './carcassSchema';
 import { id, inches, percent, pounds, share, words } from './schemaParts';
-import { DESTINATIONS, GRIND_FORMS, TISSUES, type Species } from './types';
+import { DESTINATIONS, GRIND_FORMS, RITES, TISSUES, type Species } from './types';
 
 const span = Joi.array().ordered(words.required(), words.required());
 const destination = Joi.valid(...DESTINATIONS);
@@ -242,6 +241,8 @@ const sideMap = Joi.object({
 /** The shape of a species' data. What its parts say of each other is for `speciesProblems`. */
 export const speciesSchema = Joi.object<Species>({
   id: id.required(),
+  listed: Joi.number().integer().min(1).required(),
+  items: Joi.object().pattern(Joi.string().max(200), Joi.number().integer().min(1).max(99_999)).required(),
   name: words.required(),
   sideWord: words.required(),
   atlas: atlas.required(),

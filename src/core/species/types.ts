@@ -300,9 +300,17 @@ export type SideMap = {
   readonly labels: Readonly<Record<string, MapPoint>>;
 };
 
+/** Rites that keep an animal's meat apart; the authority's own rules stand above what is refused here. */
+export const RITES = ['halal', 'kosher'] as const;
+export type Rite = (typeof RITES)[number];
+
 /** All that makes a species, as data. */
 export type Species = {
   readonly id: string;
+  /** The place in the shop's list. */
+  readonly listed: number;
+  /** The shop's item number of everything that can be packed of it, by `ForecastLine.item`. */
+  readonly items: Readonly<Record<string, number>>;
   readonly name: string;
   readonly sideWord: string;
   readonly atlas: Atlas;

@@ -1,12 +1,19 @@
 import fc from 'fast-check';
 import type { BreakPlan } from '../carcass/breaks';
-import { RITES, type Condition, type Part } from '../carcass/condition';
+import type { Condition, Part } from '../carcass/condition';
 import type { Experience } from '../learning/experience';
 import { convertUnits, weight, type Weight } from '../quantity/weight';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import type { Amount, Form, GrindLine, Sheet } from '../sheet/types';
-import { allSpecies } from '../species/registry';
-import type { Decision, Option, ParamSpec, Recipe, Species } from '../species/types';
+import { allSpecies } from './catalogue';
+import {
+  RITES,
+  type Decision,
+  type Option,
+  type ParamSpec,
+  type Recipe,
+  type Species,
+} from '../species/types';
 
 /** What may be known of a carcass. Several atoms may be missing or condemned, in part or whole. */
 export function anyCondition(species: Species): fc.Arbitrary<Condition> {

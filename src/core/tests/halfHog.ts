@@ -2,7 +2,7 @@ import { weight, type Weight } from '../quantity/weight';
 import { formOf, houseSheet, withAnswer } from '../sheet/houseSheet';
 import { decisionById, type Situation } from '../sheet/situation';
 import type { Form, Sheet } from '../sheet/types';
-import { speciesById } from '../species/registry';
+import { speciesById } from './catalogue';
 
 /** The half hog that the tests speak of: 91 pounds cold, a shop with a band saw. */
 export const half: Situation = {

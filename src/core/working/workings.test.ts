@@ -1,7 +1,7 @@
 import { forecast } from '../forecast/forecast';
 import { parseWeight, weight } from '../quantity/weight';
 import { houseSheet } from '../sheet/houseSheet';
-import { speciesById } from '../species/registry';
+import { speciesById } from '../tests/catalogue';
 import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { grindWorking, lineWorking, takeHomeWorking } from './forecastWorkings';
 import type { Working } from './working';

@@ -6,6 +6,7 @@ import * as work from './004-work';
 import * as settlement from './005-settlement';
 import * as calls from './006-calls';
 import * as carcass from './007-carcass';
+import * as ground from './008-ground';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -18,6 +19,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['005-settlement', settlement],
   ['006-calls', calls],
   ['007-carcass', carcass],
+  ['008-ground', ground],
 ];
 
 async function noWayBack(): Promise<void> {
@@ -30,3 +32,9 @@ export const migrationSource: Knex.MigrationSource<string> = {
   getMigrationName: (name) => name,
   getMigration: async (name) => ({ up: STEPS.find((step) => step[0] === name)![1].up, down: noWayBack }),
 };
+
+/** The newest shape that this version knows. */
+export const NEWEST_STEP = STEPS.at(-1)![0];
+
+/** Every shape that this version can bring forward, the oldest first. */
+export const KNOWN_STEPS: readonly string[] = STEPS.map(([name]) => name);

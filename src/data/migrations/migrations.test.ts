@@ -2,6 +2,8 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { dataFolder, databaseFile, migrate, openDatabase, sharedDatabase } from '../database';
+import { gunzipSync } from 'node:zlib';
+import { readFile, writeFile } from 'node:fs/promises';
 import { freshDatabase } from '../tests/freshDatabase';
 import { migrationSource } from '.';
 
@@ -71,10 +73,47 @@ describe('migrations', () => {
       'payments',
       'pickUps',
       'calls',
+      'houseRules',
+      'plans',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));
     }
     await db.destroy();
+  });
+
+  it('bring the data of an earlier version forward, with nothing lost', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'fractum-old-'));
+    const old = await readFile(join(__dirname, '../tests/fixtures/007-carcass.db.gz'));
+    await writeFile(databaseFile(folder), gunzipSync(old));
+    const db = openDatabase(databaseFile(folder));
+    const count = async (table: string) => Number((await db(table).count({ all: '*' }))[0]!.all);
+    const kept = [
+      'animals',
+      'shares',
+      'sheets',
+      'weighings',
+      'ledgerPostings',
+      'labelJobs',
+      'closings',
+      'payments',
+    ];
+    const before = await Promise.all(kept.map(count));
+    await migrate(db);
+    expect(await Promise.all(kept.map(count))).toEqual(before);
+    expect(before.every((rows) => rows > 0)).toBe(true);
+    const numbers: { number: number }[] = await db('shares').orderBy('number').select('number');
+    expect(numbers.map((row) => row.number)).toEqual(numbers.map((_, at) => at + 1));
+    expect(await db('houseRules').select('version')).toEqual([{ version: 1 }]);
+    expect(await db.raw('PRAGMA foreign_key_check')).toEqual([]);
+    const refused = await db('weighings')
+      .delete()
+      .then(
+        () => 'taken',
+        (error: Error) => error.message,
+      );
+    expect(refused).toContain('append-only');
+    await db.destroy();
+    await rm(folder, { recursive: true });
   });
 });

@@ -1,5 +1,16 @@
 import type { Label } from '@/core/label/label';
 
+/** A label that this printer will never print, however often it is tried. */
+export class UnprintableLabel extends Error {
+  constructor(
+    readonly reason: string,
+    readonly label: Label,
+  ) {
+    super(`The label of ${label.cut} cannot be printed: ${reason}`);
+    this.name = 'UnprintableLabel';
+  }
+}
+
 /** Any label printer that the shop connects. A real driver implements this. */
 export interface LabelPrinter {
   /**
@@ -7,6 +18,7 @@ export interface LabelPrinter {
    *
    * @param name - unique for each label; the same name prints the same label again, not a second one
    * @returns where the printed label can be looked at
+   * @throws UnprintableLabel when the label itself is at fault; any other error means that the printer is away
    */
   print(label: Label, name: string): Promise<string>;
 }

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { tradeItem } from '@/core/label/gs1';
 import type { Label } from '@/core/label/label';
-import { drawLabel, spoolPrinter } from './spoolPrinter';
+import { drawLabel } from '@/papers/label';
+import { spoolPrinter } from './spoolPrinter';
 
 const label: Label = {
   shop: 'Skerry Sound Cut & Wrap',

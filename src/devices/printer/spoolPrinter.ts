@@ -1,12 +1,8 @@
-import bwipjs from 'bwip-js/node';
-import { mkdir, rename, writeFile } from 'node:fs/promises';
+import { mkdir, open, rename } from 'node:fs/promises';
 import { join } from 'node:path';
-import { folded } from '@/core/label/fold';
 import type { Label } from '@/core/label/label';
-import type { LabelPrinter } from './labelPrinter';
-
-/** A label is 4 x 3 inches; the drawing uses hundredths of an inch. */
-const [WIDTH, HEIGHT] = [400, 300];
+import { drawLabel } from '@/papers/label';
+import { UnprintableLabel, type LabelPrinter } from './labelPrinter';
 
 /** The simulated label printer: each label becomes a drawing in the spool folder that anyone can open. */
 export function spoolPrinter(folder: string): LabelPrinter {
@@ -15,54 +11,28 @@ export function spoolPrinter(folder: string): LabelPrinter {
       await mkdir(folder, { recursive: true });
       const file = `${name}.svg`;
       const unfinished = join(folder, `.${file}.part`);
-      await writeFile(unfinished, drawLabel(label));
+      await writeSafely(unfinished, drawing(label));
       await rename(unfinished, join(folder, file));
       return file;
     },
   };
 }
 
-function escaped(text: string): string {
-  return text.replace(
-    /[&<>"]/g,
-    (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!,
-  );
+/** The label is said to be printed as soon as this returns: it must survive a loss of power. */
+async function writeSafely(path: string, text: string): Promise<void> {
+  const file = await open(path, 'w', 0o600);
+  try {
+    await file.writeFile(text);
+    await file.sync();
+  } finally {
+    await file.close();
+  }
 }
 
-/** The label as a drawing, bars included. */
-export function drawLabel(label: Label): string {
-  const bars = bwipjs.toSVG({
-    bcid: 'gs1-128',
-    text: label.barcode,
-    includetext: false,
-    height: 11,
-    scale: 2,
-  });
-  const small = label.lines.flatMap(folded);
-  const text = (x: number, y: number, size: number, words: string, extra = '') =>
-    `<text x="${x}" y="${y}" font-size="${size}" ${extra}>${escaped(words)}</text>`;
-  const place = (svg: string) =>
-    svg.replace(
-      '<svg ',
-      `<svg x="14" y="${HEIGHT - 72}" width="${WIDTH - 28}" height="46" preserveAspectRatio="xMidYMid" `,
-    );
-  return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${WIDTH} ${HEIGHT}" width="800" height="600" font-family="Archivo, Helvetica, Arial, sans-serif">`,
-    `<rect width="${WIDTH}" height="${HEIGHT}" fill="#fff"/>`,
-    text(14, 24, 11, label.shop),
-    text(WIDTH - 14, 24, 13, label.statusWords, 'font-weight="700" text-anchor="end"'),
-    text(
-      14,
-      52,
-      20,
-      label.cut,
-      `font-weight="700"${label.cut.length > 26 ? ` textLength="${WIDTH - 28}" lengthAdjust="spacingAndGlyphs"` : ''}`,
-    ),
-    text(14, 70, 11, label.detail),
-    text(14, 112, 38, label.weight, 'font-weight="700"'),
-    ...small.map((line, i) => text(14, 130 + i * 10.5, 8.5, line)),
-    place(bars),
-    text(WIDTH / 2, HEIGHT - 12, 9, label.barcode, 'text-anchor="middle"'),
-    '</svg>',
-  ].join('\n');
+function drawing(label: Label): string {
+  try {
+    return drawLabel(label);
+  } catch (error) {
+    throw new UnprintableLabel((error as Error).message, label);
+  }
 }

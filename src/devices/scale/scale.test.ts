@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import type { ScaleReading } from '@/core/scale/reading';
+import type { ScaleReading, SignedReading } from '@/core/scale/reading';
 import { httpScale } from './httpScale';
 import {
   emptyPlatform,
@@ -20,6 +20,8 @@ function settle(platform: Platform, readings = 6): { platform: Platform; reading
 }
 
 const empty = emptyPlatform('bench', 'lb');
+
+const KEY = 'the key of the test scale';
 
 describe('the simulated platform', () => {
   it('moves before it is steady, and shows divisions of a hundredth', () => {
@@ -70,7 +72,7 @@ describe('the simulated scale, a process of its own', () => {
 
   beforeAll(async () => {
     const script = 'src/devices/scale/simulator.ts';
-    const env = { ...process.env, FRACTUM_SCALE_PORT: '0', FRACTUM_UNIT: 'lb' };
+    const env = { ...process.env, FRACTUM_SCALE_PORT: '0', FRACTUM_UNIT: 'lb', FRACTUM_SCALE_KEY: KEY };
     scale = spawn(process.execPath, ['--import', 'tsx', script], {
       env,
       stdio: ['ignore', 'pipe', 'inherit'],
@@ -88,10 +90,10 @@ describe('the simulated scale, a process of its own', () => {
     fetch(`${address}${path}`, { method: 'POST', body: body ? JSON.stringify(body) : '' });
 
   /** The first reading that fits. */
-  async function reading(fits: (reading: ScaleReading) => boolean): Promise<ScaleReading> {
+  async function reading(fits: (reading: SignedReading) => boolean): Promise<SignedReading> {
     const stop = new AbortController();
-    let found: ScaleReading | undefined;
-    await httpScale(address)
+    let found: SignedReading | undefined;
+    await httpScale(address, KEY)
       .watch((each) => {
         if (!fits(each)) return;
         found ??= each;
@@ -110,10 +112,19 @@ describe('the simulated scale, a process of its own', () => {
     expect((await reading((each) => each.state === 'empty')).net).toBe(0);
   });
 
+  it('signs what it says, so that the shop can tell its own scale', async () => {
+    await post('/place', { weight: 1.5 });
+    const signed = await reading((each) => each.state === 'steady');
+    expect(httpScale(address, KEY).vouches(signed)).toBe(true);
+    expect(httpScale(address, KEY).vouches({ ...signed, net: 9_000 })).toBe(false);
+    expect(httpScale(address, 'another').vouches(signed)).toBe(false);
+    await post('/place', { weight: 0 });
+  });
+
   it('takes a tare over the same wire', async () => {
     await post('/place', { weight: 0.04 });
     await reading((each) => each.state === 'steady' && each.gross === 40);
-    await httpScale(address).tare();
+    await httpScale(address, KEY).tare();
     expect(await reading((each) => each.tare === 40)).toMatchObject({ net: 0 });
   });
 
@@ -125,16 +136,16 @@ describe('the simulated scale, a process of its own', () => {
     expect((await fetch(`${address}/place`, { method: 'POST', body: '{' })).status).toBe(400);
     expect((await fetch(`${address}/place`, { method: 'POST', body: 'x'.repeat(2000) })).status).toBe(400);
     await post('/shake', { shaking: true });
-    await expect(httpScale(address).tare()).rejects.toThrow('Wait until the scale is steady');
+    expect(await httpScale(address, KEY).tare()).toBe('moving');
     await post('/shake', { shaking: false });
   });
 });
 
 describe('a scale that is away', () => {
   it('is said to be away', async () => {
-    await expect(httpScale('http://127.0.0.1:9').tare()).rejects.toThrow();
+    await expect(httpScale('http://127.0.0.1:9', KEY).tare()).rejects.toThrow();
     await expect(
-      httpScale('http://127.0.0.1:9').watch(() => undefined, new AbortController().signal),
+      httpScale('http://127.0.0.1:9', KEY).watch(() => undefined, new AbortController().signal),
     ).rejects.toThrow();
   });
 });

@@ -3,6 +3,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import type { AddressInfo } from 'node:net';
 import { PANEL } from './panel';
 import { emptyPlatform, nextReading, placeAgain, placeLoad, shake, takeTare } from './platform';
+import { signReading } from './signature';
 import type { WeighingUnit } from '@/core/quantity/weight';
 
 /** Readings a second that a bench scale sends. */
@@ -13,12 +14,15 @@ const LONGEST_POST = 1000;
 
 const unit: WeighingUnit = process.env.FRACTUM_UNIT === 'kg' ? 'kg' : 'lb';
 let platform = emptyPlatform(`bench-${randomBytes(4).toString('hex')}`, unit);
+/** Shared with the shop: readings are signed with it. */
+const key = process.env.FRACTUM_SCALE_KEY ?? '';
 const listeners = new Set<ServerResponse>();
 
 setInterval(() => {
   const next = nextReading(platform, Math.random() * 2 - 1);
   platform = next.platform;
-  for (const listener of listeners) listener.write(`data: ${JSON.stringify(next.reading)}\n\n`);
+  const signed = signReading(next.reading, new Date(), key);
+  for (const listener of listeners) listener.write(`data: ${JSON.stringify(signed)}\n\n`);
 }, 1000 / READINGS_PER_SECOND);
 
 async function readPost(request: IncomingMessage): Promise<Record<string, unknown>> {

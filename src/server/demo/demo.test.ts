@@ -1,13 +1,17 @@
 import { STAGES } from '@/core/order/stage';
 import type { Posting } from '@/core/ledger/ledger';
 import { convertUnits } from '@/core/quantity/weight';
-import { allOrders, isPacked, reconciliationOf } from '../orderBook';
+import { reconciliationOf } from '@/core/order/settling';
+import { isPacked } from '@/core/order/standing';
+import { allShareIds } from '@/data/book';
+import { readShareFiles } from '@/data/rail';
 import { NOON, TestShop } from '../tests/testShop';
-import { seedDemoOrders } from './seed';
+import { seedLiveWeek } from './liveWeek';
 
 async function demo(unit: 'lb' | 'kg'): Promise<TestShop> {
   const shop = await TestShop.open(unit);
-  await seedDemoOrders(shop.db, shop.devices, NOON);
+  shop.now = NOON;
+  await seedLiveWeek(shop.around(), shop.sign);
   return shop;
 }
 
@@ -21,11 +25,12 @@ describe('the demo shop', () => {
   it('has something at every stage of the rail, and something that has gone home', async () => {
     const rail = await shop.get('railView', {});
     for (const stage of STAGES) expect([stage, rail.counts[stage]]).not.toEqual([stage, 0]);
-    expect(rail.tickets.some((ticket) => ticket.stage === null)).toBe(true);
+    expect((await shop.get('stageView', { stage: 'gone', page: 0 })).tickets).not.toEqual([]);
   });
 
   it('shows a clash, holes, a missing sheet and words for the cutter', async () => {
-    const flags = (await shop.get('railView', {})).tickets.map((ticket) => ticket.flag);
+    const pages = await Promise.all(STAGES.map((stage) => shop.get('stageView', { stage, page: 0 })));
+    const flags = pages.flatMap(({ tickets }) => tickets.map((ticket) => ticket.flag));
     expect(flags).toEqual(
       expect.arrayContaining(['1 open', '11 open', 'no sheet yet', 'read the note', 'in cure']),
     );
@@ -42,8 +47,9 @@ describe('the demo shop', () => {
   });
 
   it('balances every share that is packed, within what is usual', async () => {
-    for (const order of (await allOrders(shop.db)).filter(isPacked)) {
-      const { bridge, verdict } = await reconciliationOf(shop.db, order);
+    const files = await readShareFiles(shop.db, shop.catalogue, await allShareIds(shop.db));
+    for (const file of files.filter(isPacked)) {
+      const { bridge, verdict } = reconciliationOf(file);
       const [cold, ...steps] = bridge;
       const left = steps.reduce((sum, step) => (step.lost ? sum - step.weight : sum), cold!.weight as number);
       expect(left).toBe(steps.at(-1)!.weight);
@@ -52,6 +58,7 @@ describe('the demo shop', () => {
   });
 
   it('prints a label for every package', async () => {
+    await shop.print();
     const packages = await shop.db('weighings').where({ kind: 'package' }).count({ all: '*' });
     expect(shop.printed).toHaveLength(Number(packages[0]!.all));
   });

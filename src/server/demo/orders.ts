@@ -1,4 +1,5 @@
 import type { OrderDocument, SheetDocument, ShareDocument } from '@/core/order/document';
+import { FARMS } from './farms';
 
 /** How far the demo has taken a share. */
 export type Progress =
@@ -12,9 +13,9 @@ export type DemoOrder = {
   readonly progress: readonly Progress[];
 };
 
-const HOUSE: SheetDocument = { houseForTheRest: true };
+export const HOUSE: SheetDocument = { houseForTheRest: true };
 
-const FAMILY: SheetDocument = {
+export const FAMILY: SheetDocument = {
   houseForTheRest: true,
   answers: {
     butt: [{ option: 'roast', amount: { sharePct: 50 } }, { option: 'steaks' }],
@@ -23,7 +24,7 @@ const FAMILY: SheetDocument = {
   grind: { fatPct: 25, lines: [{ recipe: 'plain', form: 'bulk' }] },
 };
 
-const BONELESS: SheetDocument = {
+export const BONELESS: SheetDocument = {
   houseForTheRest: true,
   answers: {
     'center-loin': [{ option: 'boneless', params: { thickness: '1' } }],
@@ -66,7 +67,7 @@ const HALF_DONE: SheetDocument = {
 };
 
 /** By the seam and off the bone: small steaks, strip and whole tenderloin. */
-const STEAKS: SheetDocument = {
+export const STEAKS: SheetDocument = {
   houseForTheRest: true,
   answers: {
     chuck: [{ option: 'seam' }],
@@ -130,7 +131,7 @@ function animal(
     format: 'fractum.order',
     version: 1,
     unit: 'lb',
-    farm: { name: farm, phone: `555 01${tag.slice(-2)}` },
+    farm: { name: farm, phone: FARMS[farm]! },
     animal: {
       tag,
       species,

@@ -1,4 +1,4 @@
-import type { Role } from '@/data/repositories/users';
+import type { Role } from '@/data/people';
 
 export type DemoUser = {
   readonly name: string;

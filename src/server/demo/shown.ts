@@ -1,5 +1,5 @@
-import { readShop } from '@/data/repositories/shop';
-import { usualSurroundings } from '../doorway';
+import { readShop } from '@/data/setUp';
+import { usualSurroundings } from '../house/surroundings';
 import { DEMO_USERS, type DemoUser } from './people';
 
 /** The demo's people and secrets, in the demo only. */

@@ -1,18 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import type { Label } from '@/core/label/label';
+import type { ShareId } from '@/core/order/animal';
 import type { OrderDocument, SheetDocument } from '@/core/order/document';
+import type { ShareFile } from '@/core/order/shareFile';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
 import type { Result } from '@/core/quantity/result';
 import type { Weight } from '@/core/quantity/weight';
-import type { ScaleReading } from '@/core/scale/reading';
-import type { Role } from '@/data/repositories/users';
-import { freshDatabase } from '@/data/tests/freshDatabase';
+import type { ScaleReading, SignedReading } from '@/core/scale/reading';
+import { catalogue } from '@/core/tests/catalogue';
+import { allShareIds, shareIdsOfAnimal } from '@/data/book';
 import type { Database } from '@/data/database';
+import type { Role } from '@/data/people';
+import { readShareFiles, stageRowsOf } from '@/data/rail';
+import { freshDatabase } from '@/data/tests/freshDatabase';
+import { UnprintableLabel } from '@/devices/printer/labelPrinter';
+import { isGenuine, signReading } from '@/devices/scale/signature';
 import type { DemoUser } from '../demo/people';
-import { setUpDemoShop } from '../demo/seed';
-import { passDoorway, type Actor, type UseCase } from '../doorway';
-import { allOrders, type Order } from '../orderBook';
+import { setUpDemoShop } from '../demo/setUpDemo';
+import type { Staff } from '../house/actor';
+import { passDoorway } from '../house/doorway';
+import { Events } from '../house/events';
+import { ShareFiles } from '../house/shareFiles';
+import type { Surroundings } from '../house/surroundings';
+import type { UseCase } from '../house/useCase';
+import { freshRow } from '../rail/restage';
 import { USE_CASES, type InputOf, type OutputOf, type UseCaseName } from '../useCases';
+import { Printing } from '../work';
 
 export const NOON = new Date('2026-11-24T12:00:00.000Z');
 
@@ -32,12 +45,20 @@ export function hogDocument(change: Partial<OrderDocument> = {}): OrderDocument 
   };
 }
 
+const SCALE_KEY = 'the key of the test scale';
+
 /** The house with its people, on a database in memory, with a printer and a scale that only remember. */
 export class TestShop {
   readonly printed: { name: string; label: Label }[] = [];
+  readonly events = new Events();
+  readonly catalogue = catalogue;
+  readonly files = new ShareFiles(catalogue);
   printerAway = false;
+  /** Cuts whose labels the printer will never print. */
+  readonly unprintable = new Set<string>();
   now = NOON;
   private loads = 0;
+  private readonly printing = new Printing(() => this.around());
 
   private constructor(readonly db: Database) {}
 
@@ -53,25 +74,59 @@ export class TestShop {
   }
 
   readonly devices = {
-    scale: { watch: async () => undefined, tare: async () => undefined },
+    scale: {
+      watch: async () => undefined,
+      tare: async () => 'taken' as const,
+      vouches: (reading: SignedReading) => isGenuine(reading, SCALE_KEY),
+    },
     printer: {
       print: async (label: Label, name: string) => {
+        // A printer takes its time; whoever prints at once as well would be seen.
+        await new Promise((done) => setImmediate(done));
         if (this.printerAway) throw new Error('out of paper');
+        if (this.unprintable.has(label.cut)) throw new UnprintableLabel('no bars', label);
         this.printed.push({ name, label });
         return `${name}.svg`;
       },
     },
   };
 
-  /** Asks the house for something as a person of a role; null stands for nobody. */
+  around(): Surroundings {
+    const { db, now, devices, events, files } = this;
+    return { db, now, devices, catalogue, events, files };
+  }
+
+  readonly sign = (reading: ScaleReading, takenAt: Date) => signReading(reading, takenAt, SCALE_KEY);
+
+  /** Prints what waits, as the worker of the shop does. */
+  print(): Promise<void> {
+    return this.printing.wake();
+  }
+
+  /**
+   * Asks the house for something as a person of a role; null stands for nobody. Whatever was written, the stage of
+   * every share it can have touched equals a fresh computation.
+   */
   async ask<Name extends UseCaseName>(
     name: Name,
     input: InputOf<Name>,
     role: Role | null = 'owner',
   ): Promise<Result<OutputOf<Name>>> {
-    const actor: Actor | undefined = role === null ? undefined : { id: `id-${role}`, name: role, role };
+    const actor: Staff | undefined =
+      role === null ? undefined : { kind: 'staff', id: `id-${role}`, name: role, role };
     const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
-    return passDoorway(asked, input, actor, { db: this.db, now: this.now, devices: this.devices });
+    const result = await passDoorway(asked, input, actor, this.around());
+    if (asked.writes) await this.expectFreshStages();
+    return result;
+  }
+
+  /** Every share that is not gone stands where a fresh computation says. */
+  async expectFreshStages(): Promise<void> {
+    const shareIds = await allShareIds(this.db);
+    const kept = new Map((await stageRowsOf(this.db, shareIds)).map((row) => [row.shareId, row]));
+    for (const shareId of shareIds) {
+      expect(kept.get(shareId)).toEqual(await freshRow(this.db, catalogue, shareId));
+    }
   }
 
   /** Like `ask`, where a refusal fails the test. */
@@ -85,25 +140,37 @@ export class TestShop {
     return result.value;
   }
 
-  async book(document: OrderDocument = hogDocument()): Promise<Order[]> {
+  async book(document: OrderDocument = hogDocument()): Promise<ShareFile[]> {
     const { animalId } = await this.get('bookOrder', { clientId: randomUUID(), document });
-    return (await allOrders(this.db)).filter((order) => order.animal.id === animalId);
+    return readShareFiles(this.db, catalogue, await shareIdsOfAnimal(this.db, animalId));
+  }
+
+  async file(shareId: ShareId): Promise<ShareFile> {
+    return (await readShareFiles(this.db, catalogue, [shareId]))[0]!;
   }
 
   /** A half on the block: booked, weighed, approved, started. */
-  async onTheBlock(sheet: SheetDocument = { houseForTheRest: true }): Promise<string> {
+  async onTheBlock(
+    sheet: SheetDocument = { houseForTheRest: true },
+    change: Partial<OrderDocument> = {},
+  ): Promise<ShareId> {
     const share = { part: 'left' as const, owner: { name: 'Ottilie Brandreth' }, deposit: 50, sheet };
     const weights = { left: { hot: 92.5, cold: 91 }, right: { hot: 91, cold: 89.6 } };
-    const [order] = await this.book(hogDocument({ shares: [share], weights }));
-    const shareId = order!.share.id;
-    await this.get('approveSheet', { shareId, version: 1, overrideReason: '' });
-    await this.get('startBlock', { shareId });
+    const [file] = await this.book(hogDocument({ shares: [share], weights, ...change }));
+    const shareId = file!.share.id;
+    await this.approveAndStart(shareId);
     return shareId;
   }
 
-  reading(net: number, change: Partial<ScaleReading> = {}): ScaleReading {
+  async approveAndStart(shareId: ShareId): Promise<void> {
+    const { version } = (await this.file(shareId)).sheet!;
+    await this.get('approveSheet', { clientId: randomUUID(), shareId, version, overrideReason: '' });
+    await this.get('startBlock', { clientId: randomUUID(), shareId, reason: '' });
+  }
+
+  reading(net: number, change: Partial<ScaleReading> = {}): SignedReading {
     this.loads += 1;
-    return {
+    const reading: ScaleReading = {
       scaleId: 'bench-1',
       loadId: String(this.loads),
       gross: net + 40,
@@ -113,10 +180,16 @@ export class TestShop {
       state: 'steady',
       ...change,
     };
+    return this.sign(reading, this.now);
   }
 
   /** Input of one weighing; `net` in thousandths. */
-  weighing(shareId: string, purpose: WeighingPurpose, net: number): InputOf<'weigh'> {
-    return { clientId: randomUUID(), shareId, purpose, pieces: null, reading: this.reading(net as Weight) };
+  weighing(
+    shareId: ShareId,
+    purpose: WeighingPurpose,
+    net: number,
+  ): InputOf<'weigh'> & { reading: SignedReading } {
+    const reading = this.reading(net as Weight);
+    return { clientId: randomUUID(), shareId, purpose, pieces: null, reading };
   }
 }

@@ -1,11 +1,11 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { OrderDocument } from '@/core/order/document';
 import type { Failure } from '@/core/quantity/result';
 import type { WeighingUnit } from '@/core/quantity/weight';
-import type { Ticket } from '@/server/views/rail';
+import type { TicketPage } from '@/server/rail';
 import { act, newClientId } from '../act';
 import { Tickets } from '../TicketList';
 import { BookingForm } from './BookingForm';
@@ -13,30 +13,33 @@ import type { SpeciesChoice } from './bookingDraft';
 import styles from './BookScreen.module.css';
 import { ImportFile } from './ImportFile';
 
-type Props = { tickets: readonly Ticket[]; unit: WeighingUnit; species: readonly SpeciesChoice[] };
+type Props = { booked: TicketPage; unit: WeighingUnit; species: readonly SpeciesChoice[] };
 
 /** Taking an animal in: the form on one side, the open order file on the other, and what is booked. */
-export function BookScreen({ tickets, unit, species }: Props) {
+export function BookScreen({ booked: waiting, unit, species }: Props) {
   const router = useRouter();
-  const [requestId, setRequestId] = useState(newClientId);
   const [problem, setProblem] = useState<Failure | null>(null);
   const [booked, setBooked] = useState('');
 
+  // The same document sent again is the same request; another one, after a lost answer, is not.
+  const sent = useRef({ document: '', clientId: '' });
+
   async function book(document: unknown): Promise<boolean> {
-    const result = await act('bookOrder', { clientId: requestId, document });
+    const words = JSON.stringify(document);
+    if (sent.current.document !== words) sent.current = { document: words, clientId: newClientId() };
+    const result = await act('bookOrder', { clientId: sent.current.clientId, document });
     if (!result.ok) {
       setProblem(result);
       setBooked('');
       return false;
     }
     setProblem(null);
-    setRequestId(newClientId());
+    sent.current = { document: '', clientId: '' };
     setBooked(`${(document as OrderDocument).animal.tag} is booked.`);
     router.refresh();
     return true;
   }
 
-  const here = tickets.filter((ticket) => ticket.stage === 'book');
   return (
     <div className={styles.page}>
       <section className={styles.form}>
@@ -51,10 +54,10 @@ export function BookScreen({ tickets, unit, species }: Props) {
         </div>
         <Problems failure={problem} />
         <h2 className={styles.waiting}>Booked, not on the rail yet</h2>
-        {here.length === 0 ? (
+        {waiting.tickets.length === 0 ? (
           <p className="quiet">Nothing is booked. Fill in the form, or read an order file.</p>
         ) : (
-          <Tickets tickets={here} stage="book" />
+          <Tickets tickets={waiting.tickets} />
         )}
       </section>
     </div>

@@ -1,7 +1,8 @@
+import { catalogue } from '@/core/tests/catalogue';
 import { readOrder } from '@/core/order/readOrder';
 import { documentOf, emptyDraft, type Draft } from './bookingDraft';
 
-const shop = { unit: 'lb' as const, tools: ['band-saw'] };
+const shop = { unit: 'lb' as const, tools: ['band-saw'], catalogue };
 
 function draft(change: Partial<Draft> = {}): Draft {
   const empty = emptyDraft('hog');

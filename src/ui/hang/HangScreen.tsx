@@ -4,7 +4,7 @@ import { Button, Input, Modal } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { formatWeight, parseWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/views/hangView';
+import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/hang';
 import { act, newClientId } from '../act';
 import { Amount } from '../Amount';
 import { WorkingOf } from '../WorkingOf';
@@ -18,7 +18,11 @@ export function HangScreen({ board }: { board: HangBoard }) {
   return (
     <div className={styles.page}>
       <h1>On the rail</h1>
-      <p className="quiet">{board.caution}</p>
+      {board.cautions.map((caution) => (
+        <p key={caution} className="quiet">
+          {caution}
+        </p>
+      ))}
       {board.animals.length === 0 && (
         <p className="quiet">The rail is empty. Animals come here when they are booked.</p>
       )}
@@ -89,9 +93,7 @@ type RowProps = {
 
 function SideRow({ side, animal, unit, onAsk }: RowProps) {
   const weighed = (kind: 'hot' | 'cold', weight: Weight | null) =>
-    side.onBlock ? (
-      weight && <Amount weight={weight} unit={unit} />
-    ) : weight ? (
+    weight ? (
       <button type="button" className={styles.ticket} onClick={() => onAsk(kind)} title="Weigh again">
         <Amount weight={weight} unit={unit} />
       </button>
@@ -102,7 +104,10 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
     );
   return (
     <tr>
-      <td>{side.position}</td>
+      <td>
+        {side.position}
+        {side.unsold && <span className="quiet"> unsold</span>}
+      </td>
       <td className="num">{weighed('hot', side.hot)}</td>
       <td className="num">{weighed('cold', side.cold)}</td>
       <td className="num">
@@ -127,11 +132,13 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
 /** A rail ticket: gross and tare; the net is what hangs. */
 function TicketDialog({ asked, unit, onClose }: { asked: Asked; unit: WeighingUnit; onClose: () => void }) {
   const router = useRouter();
-  const [clientId] = useState(newClientId);
+  const [reason, setReason] = useState('');
+  const [odd, setOdd] = useState(false);
   const [gross, setGross] = useState('');
   const [tare, setTare] = useState(formatWeight(asked.side.hotTare));
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
+  const corrects = (asked.kind === 'hot' ? asked.side.hot : asked.side.cold) !== null;
   const [grossWeight, tareWeight] = [parseWeight(gross, unit), parseWeight(tare || '0', unit)];
   const net = grossWeight.ok && tareWeight.ok ? ((grossWeight.value - tareWeight.value) as Weight) : null;
 
@@ -140,10 +147,20 @@ function TicketDialog({ asked, unit, onClose }: { asked: Asked; unit: WeighingUn
     if (!tareWeight.ok) return setProblem(tareWeight.message);
     setBusy(true);
     const { sideId } = asked.side;
-    const ticket = { clientId, sideId, kind: asked.kind, gross: grossWeight.value, tare: tareWeight.value };
-    const result = await act('weighSide', ticket);
+    const weights = { gross: grossWeight.value, tare: tareWeight.value };
+    const result = await act('weighSide', {
+      clientId: newClientId(),
+      sideId,
+      kind: asked.kind,
+      ...weights,
+      reason: reason.trim(),
+      sure: odd,
+    });
     setBusy(false);
-    if (!result.ok) return setProblem(result.message);
+    if (!result.ok) {
+      setOdd(result.reason === 'unusual');
+      return setProblem(result.message);
+    }
     onClose();
     router.refresh();
   }
@@ -154,7 +171,7 @@ function TicketDialog({ asked, unit, onClose }: { asked: Asked; unit: WeighingUn
       title={`${asked.animal.tag}, ${asked.side.position} side, ${asked.kind} weight`}
       onCancel={onClose}
       onOk={() => void write()}
-      okText="Write the ticket"
+      okText={odd ? 'It is right: write it' : 'Write the ticket'}
       confirmLoading={busy}
       width={420}
     >
@@ -165,7 +182,10 @@ function TicketDialog({ asked, unit, onClose }: { asked: Asked; unit: WeighingUn
           autoFocus
           inputMode="decimal"
           value={gross}
-          onChange={(event) => setGross(event.target.value)}
+          onChange={(event) => {
+            setGross(event.target.value);
+            setOdd(false);
+          }}
           onPressEnter={() => void write()}
         />
         <label htmlFor="rail-tare">Hook and trolley</label>
@@ -176,14 +196,18 @@ function TicketDialog({ asked, unit, onClose }: { asked: Asked; unit: WeighingUn
           onChange={(event) => setTare(event.target.value)}
           onPressEnter={() => void write()}
         />
+        {corrects && (
+          <>
+            <label htmlFor="why">Why it is corrected</label>
+            <Input id="why" value={reason} onChange={(event) => setReason(event.target.value)} />
+          </>
+        )}
       </div>
       <p className={styles.net}>{net !== null && net > 0 ? <Amount weight={net} unit={unit} /> : '–'}</p>
       <p role="alert" className="alarm">
         {problem}
       </p>
-      {(asked.kind === 'hot' ? asked.side.hot : asked.side.cold) !== null && (
-        <p className="quiet">The earlier ticket stays in the book; this one corrects it.</p>
-      )}
+      {corrects && <p className="quiet">The earlier ticket stays in the book; this one corrects it.</p>}
     </Modal>
   );
 }

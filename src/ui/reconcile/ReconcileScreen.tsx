@@ -6,7 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { LineComparison, Verdict } from '@/core/reconcile/reconcile';
 import { formatWeight } from '@/core/quantity/weight';
-import type { BalanceView } from '@/server/views/balanceView';
+import type { BalanceView } from '@/server/settle';
 import { act, newClientId } from '../act';
 import { BridgeChart } from '../BridgeChart';
 import { DestinationMark } from '../DestinationMark';

@@ -5,14 +5,14 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
-import type { SettleView } from '@/server/views/balanceView';
+import type { Settlement } from '@/core/order/settlement';
 import { act, newClientId } from '../act';
 import { BillLines } from '../BillLines';
 import { ShareHeader } from '../ShareHeader';
 import styles from './SettleScreen.module.css';
 
 /** The bill beside its estimate, the money, the hand-over and the statement. */
-export function SettleScreen({ view }: { view: SettleView }) {
+export function SettleScreen({ view }: { view: Settlement }) {
   const { sign, unit, reconciliation: balance } = view;
   return (
     <div className={styles.page}>
@@ -73,7 +73,7 @@ export function SettleScreen({ view }: { view: SettleView }) {
   );
 }
 
-function Estimate({ view }: { view: SettleView }) {
+function Estimate({ view }: { view: Settlement }) {
   const { sign } = view;
   return (
     <>
@@ -106,7 +106,7 @@ function Estimate({ view }: { view: SettleView }) {
 type Method = 'cash' | 'card' | 'transfer';
 
 /** What is due, taking the payment, and handing over. */
-function Money({ view }: { view: SettleView }) {
+function Money({ view }: { view: Settlement }) {
   const router = useRouter();
   const [requestId, setRequestId] = useState(newClientId);
   const [method, setMethod] = useState<Method>('card');

@@ -6,7 +6,7 @@ import { formatInches } from '@/core/quantity/length';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import { lineWorking, takeHomeWorking } from '@/core/working/forecastWorkings';
-import type { SheetView } from '@/server/views/sheetView';
+import type { SheetView } from '@/server/sheet';
 import { DestinationMark } from '../DestinationMark';
 import { WorkingOf } from '../WorkingOf';
 import { BillLines } from '../BillLines';

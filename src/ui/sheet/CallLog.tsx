@@ -3,7 +3,7 @@
 import { Button, Input, Modal, Segmented } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { SheetView } from '@/server/views/sheetView';
+import type { SheetView } from '@/server/sheet';
 import { act, newClientId } from '../act';
 import styles from './SheetScreen.module.css';
 

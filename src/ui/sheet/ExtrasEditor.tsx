@@ -2,7 +2,7 @@
 
 import { Checkbox, Input, Segmented } from 'antd';
 import { keepsWords } from '@/core/label/label';
-import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
+import { evaluate, tradeOffSentence } from '@/core/questions/evaluate';
 import type { Wrap } from '@/core/sheet/types';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';

@@ -7,7 +7,7 @@ import { formatWeight, weight, type Weight } from '@/core/quantity/weight';
 import type { GrindLine, GrindOrder } from '@/core/sheet/types';
 import type { GrindForm } from '@/core/species/types';
 import { grindWorking } from '@/core/working/forecastWorkings';
-import type { SheetView } from '@/server/views/sheetView';
+import type { SheetView } from '@/server/sheet';
 import { WorkingOf } from '../WorkingOf';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';

@@ -2,9 +2,9 @@
 
 import { Button, Popover } from 'antd';
 import { useState } from 'react';
-import type { Finding } from '@/core/sheet/findings';
-import { waysOut } from '@/core/sheet/clash';
-import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
+import type { Finding } from '@/core/questions/findings';
+import { waysOut } from '@/core/questions/clash';
+import { evaluate, tradeOffSentence } from '@/core/questions/evaluate';
 import { decisionById, optionById } from '@/core/sheet/situation';
 import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';

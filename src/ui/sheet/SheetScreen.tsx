@@ -7,16 +7,18 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { houseSheet } from '@/core/sheet/houseSheet';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
-import { mainDecisionOf, zoneDestination } from '@/core/sheet/zones';
+import { mainDecisionOf, zoneDestination } from '@/core/questions/zones';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
-import type { SheetView } from '@/server/views/sheetView';
-import { act } from '../act';
+import type { Species } from '@/core/species/types';
+import type { SheetView } from '@/server/sheet';
+import { act, newClientId } from '../act';
 import { SideMap } from '../SideMap';
 import { Boxes } from './Boxes';
 import { CallLog } from './CallLog';
 import { Questions } from './Questions';
 import styles from './SheetScreen.module.css';
 import { SHEET_KEYS } from './sheetKeys';
+import { useSpecies } from './useSpecies';
 import { useSheet, type Saving, type SheetState } from './useSheet';
 import { WeightBar } from './WeightBar';
 import { ZoneList } from './ZoneList';
@@ -25,11 +27,21 @@ import { ZoneList } from './ZoneList';
 export const GRIND_ROW = 'grind';
 export const EXTRAS_ROW = 'extras';
 
-/** The signature screen: the side, the decisions in the cutter's order, the boxes, and one bar that adds up. */
+/** The sheet, as soon as its species has come. */
 export function SheetScreen({ view }: { view: SheetView }) {
-  const state = useSheet(view);
+  const { species, failed } = useSpecies(view.species);
+  if (species) return <SheetWorkedOn view={view} species={species} />;
+  return (
+    <p className={failed ? 'alarm' : 'quiet'} role="status">
+      {failed ? 'The catalogue did not come. Load the page again.' : `Loading the sheet of ${view.name}`}
+    </p>
+  );
+}
+
+/** The signature screen: the side, the decisions in the cutter's order, the boxes, and one bar that adds up. */
+function SheetWorkedOn({ view, species }: { view: SheetView; species: Species }) {
+  const state = useSheet(view, species);
   const { situation, sheet, now } = state;
-  const { species } = situation;
   const [open, setOpen] = useState<string>(() => firstOpen(state) ?? decisionsAsked(situation)[0]!.id);
   const [pointed, setPointed] = useState<string>();
   const rows = [...decisionsAsked(situation).map((decision) => decision.id), GRIND_ROW, EXTRAS_ROW];
@@ -163,12 +175,16 @@ function ApproveDialog({ view, state, open, onClose }: ApproveProps) {
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
+  const [clientId, renewId] = useState(newClientId);
   async function approve() {
     setBusy(true);
-    const input = { shareId: view.shareId, version: state.version, overrideReason: reason.trim() };
+    const input = { clientId, shareId: view.shareId, version: state.version, overrideReason: reason.trim() };
     const result = await act('approveSheet', input);
     setBusy(false);
-    if (!result.ok) return setProblem(result.message);
+    if (!result.ok) {
+      if (result.reason !== 'offline') renewId(newClientId());
+      return setProblem(result.message);
+    }
     router.push('/sheet');
     router.refresh();
   }

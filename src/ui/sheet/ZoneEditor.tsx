@@ -3,14 +3,14 @@
 import { Segmented } from 'antd';
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { evaluate, tradeOffSentence } from '@/core/sheet/evaluate';
+import { evaluate, tradeOffSentence } from '@/core/questions/evaluate';
 import { formOf, withAnswer } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
 import type { Answer, Sheet } from '@/core/sheet/types';
 import type { Decision, Option } from '@/core/species/types';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
-import type { SheetView } from '@/server/views/sheetView';
+import type { SheetView } from '@/server/sheet';
 import { FormRows } from './FormRows';
 import { ClashChoice } from './Questions';
 import { SHEET_KEYS } from './sheetKeys';

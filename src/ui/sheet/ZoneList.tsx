@@ -3,7 +3,7 @@
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary, grindSummary } from '@/core/sheet/summary';
-import type { SheetView } from '@/server/views/sheetView';
+import type { SheetView } from '@/server/sheet';
 import { ExtrasEditor, extrasSummary } from './ExtrasEditor';
 import { GrindEditor } from './GrindEditor';
 import { EXTRAS_ROW, GRIND_ROW } from './SheetScreen';

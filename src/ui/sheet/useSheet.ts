@@ -1,12 +1,12 @@
 'use client';
 
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { evaluate, type Evaluation, type Ground } from '@/core/sheet/evaluate';
-import { findingsOf, type Finding } from '@/core/sheet/findings';
+import { evaluate, type Evaluation, type Ground } from '@/core/questions/evaluate';
+import { findingsOf, type Finding } from '@/core/questions/findings';
 import type { Situation } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
-import { speciesById } from '@/core/species/registry';
-import type { SheetView } from '@/server/views/sheetView';
+import type { Species } from '@/core/species/types';
+import type { SheetView } from '@/server/sheet';
 import { act } from '../act';
 
 /** Milliseconds of quiet before a change is sent; the browser keeps it meanwhile. */
@@ -28,13 +28,14 @@ export type SheetState = {
 
 type Kept = { baseVersion: number; sheet: Sheet };
 
-function keptKey(shareId: string): string {
-  return `fractum-sheet-${shareId}`;
+/** What one person has not sent yet is nobody else's to send. */
+function keptKey({ shareId, actorId }: SheetView): string {
+  return `fractum-sheet-${shareId}-${actorId}`;
 }
 
 function readKept(view: SheetView): Sheet | undefined {
   try {
-    const text = window.localStorage.getItem(keptKey(view.shareId));
+    const text = window.localStorage.getItem(keptKey(view));
     const kept = text ? (JSON.parse(text) as Kept) : undefined;
     return kept?.baseVersion === view.version && !view.locked ? kept.sheet : undefined;
   } catch {
@@ -43,7 +44,7 @@ function readKept(view: SheetView): Sheet | undefined {
 }
 
 /** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
-export function useSheet(view: SheetView): SheetState {
+export function useSheet(view: SheetView, species: Species): SheetState {
   const [sheet, setSheet] = useState(view.sheet);
   const [approved, setApproved] = useState(view.approved);
   const [version, setVersion] = useState(view.version);
@@ -54,14 +55,14 @@ export function useSheet(view: SheetView): SheetState {
 
   const situation = useMemo<Situation>(
     () => ({
-      species: speciesById(view.species),
+      species,
       unit: view.unit,
       sides: view.sides,
       addOns: view.addOns,
       tools: view.tools,
       ...view.carcass,
     }),
-    [view],
+    [view, species],
   );
   const ground = useMemo<Ground>(
     () => ({ situation, coldSides: view.coldSides, priceList: view.priceList, bill: view.bill }),
@@ -76,9 +77,9 @@ export function useSheet(view: SheetView): SheetState {
   const keep = useCallback(
     (kept: Sheet) => {
       const entry: Kept = { baseVersion: base.current, sheet: kept };
-      window.localStorage.setItem(keptKey(view.shareId), JSON.stringify(entry));
+      window.localStorage.setItem(keptKey(view), JSON.stringify(entry));
     },
-    [view.shareId],
+    [view],
   );
 
   const send = useCallback(async () => {
@@ -102,11 +103,11 @@ export function useSheet(view: SheetView): SheetState {
         continue;
       }
       latest.current = null;
-      window.localStorage.removeItem(keptKey(view.shareId));
+      window.localStorage.removeItem(keptKey(view));
       setSaving({ state: 'saved', message: '' });
     }
     sending.current = false;
-  }, [keep, view.shareId]);
+  }, [keep, view]);
 
   const change = useCallback(
     (next: Sheet) => {

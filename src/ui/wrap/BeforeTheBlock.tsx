@@ -3,17 +3,24 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
-import type { WrapView } from '@/server/views/wrapView';
-import { act } from '../act';
+import type { WrapView } from '@/server/wrap';
+import { act, newClientId } from '../act';
 import styles from './BeforeTheBlock.module.css';
 
 /** A share that is not on the block yet: what is missing, or the one big action. */
 export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted: () => Promise<void> }) {
   const [problem, setProblem] = useState('');
+  const [asksWhy, setAsksWhy] = useState(view.chilling);
+  const [reason, setReason] = useState('');
   async function start() {
-    const result = await act('startBlock', { shareId: view.shareId });
-    if (!result.ok) return setProblem(result.message);
-    await onStarted();
+    const result = await act('startBlock', {
+      clientId: newClientId(),
+      shareId: view.shareId,
+      reason: reason.trim(),
+    });
+    if (result.ok) return onStarted();
+    setAsksWhy(asksWhy || result.field === 'reason');
+    setProblem(result.message);
   }
   return (
     <main className={styles.before} data-ground="floor">
@@ -32,8 +39,16 @@ export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted:
         ))}
       </ul>
       <p role="alert" className={styles.problem}>
-        {problem || view.whyNotReady}
+        {problem ||
+          view.whyNotReady ||
+          (view.chilling ? 'Still chilling: not to the block without a reason.' : '')}
       </p>
+      {asksWhy && view.ready && (
+        <label className={styles.why}>
+          Why it goes to the block now
+          <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
+        </label>
+      )}
       <button type="button" className={styles.start} disabled={!view.ready} onClick={() => void start()}>
         Take to the block
       </button>

@@ -2,7 +2,7 @@
 
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { ScaleReading } from '@/core/scale/reading';
-import type { WrapView } from '@/server/views/wrapView';
+import type { WrapView } from '@/server/wrap';
 import type { Target } from './targets';
 import type { ScaleState } from './useScale';
 import type { Notice } from './useNotice';
@@ -102,12 +102,10 @@ export function ScalePanel(props: Props) {
             <li key={weighing.id}>
               <span>{weighing.cut}</span>
               <span className={styles.lastKind}>
-                {weighing.label ? (
-                  <a href={`/api/label/${weighing.label}`} target="_blank" rel="noreferrer" tabIndex={-1}>
+                {weighing.kind === 'package' ? (
+                  <a href={`/api/label/${weighing.id}`} target="_blank" rel="noreferrer" tabIndex={-1}>
                     label {weighing.serial}
                   </a>
-                ) : weighing.kind === 'package' ? (
-                  `label ${weighing.serial} waits`
                 ) : (
                   weighing.kind
                 )}

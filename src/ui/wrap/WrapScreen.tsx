@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
-import type { WrapView } from '@/server/views/wrapView';
+import type { WrapView } from '@/server/wrap';
 import { BeforeTheBlock } from './BeforeTheBlock';
 import { NothingMore } from './NothingMore';
 import { ScalePanel } from './ScalePanel';

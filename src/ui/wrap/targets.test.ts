@@ -1,7 +1,7 @@
 import { forecast } from '@/core/forecast/forecast';
 import { weight } from '@/core/quantity/weight';
 import { COLD, half, house } from '@/core/tests/halfHog';
-import type { WrapView } from '@/server/views/wrapView';
+import type { WrapView } from '@/server/wrap';
 import type { ScaleReading } from '@/core/scale/reading';
 import { isDue, SECTIONS, targetsOf, type Target } from './targets';
 import { whyNotTaken } from './whyNotTaken';
@@ -10,7 +10,7 @@ const expected = forecast(half, house, COLD);
 
 function view(change: Partial<WrapView> = {}): WrapView {
   return {
-    shareId: 's1',
+    shareId: 's1' as WrapView['shareId'],
     name: 'Ottilie Brandreth, left half',
     about: '',
     instructions: '',
@@ -18,6 +18,7 @@ function view(change: Partial<WrapView> = {}): WrapView {
     started: true,
     closed: false,
     ready: true,
+    chilling: false,
     whyNotReady: '',
     lines: expected.lines,
     losses: expected.losses,

@@ -3,7 +3,7 @@ import { formatInches } from '@/core/quantity/length';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Destination } from '@/core/species/types';
-import type { WrapView } from '@/server/views/wrapView';
+import type { WrapView } from '@/server/wrap';
 
 export const SECTIONS = ['block', 'grinder', 'smokehouse', 'barrels'] as const;
 export type Section = (typeof SECTIONS)[number];

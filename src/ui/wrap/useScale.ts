@@ -1,9 +1,9 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { ScaleReading } from '@/core/scale/reading';
+import type { SignedReading } from '@/core/scale/reading';
 
-export type ScaleState = { readonly reading: ScaleReading | null; readonly away: boolean };
+export type ScaleState = { readonly reading: SignedReading | null; readonly away: boolean };
 
 /** The scale's readings as they come; `away` while it does not answer. */
 export function useScale(): ScaleState {
@@ -11,7 +11,7 @@ export function useScale(): ScaleState {
   useEffect(() => {
     const source = new EventSource('/api/scale');
     source.onmessage = (event: MessageEvent<string>) =>
-      setState({ reading: JSON.parse(event.data) as ScaleReading, away: false });
+      setState({ reading: JSON.parse(event.data) as SignedReading, away: false });
     const away = () => setState({ reading: null, away: true });
     source.addEventListener('away', away);
     source.onerror = away;

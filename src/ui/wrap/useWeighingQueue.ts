@@ -26,7 +26,10 @@ function stored(shareId: string): WeighInput[] {
   }
 }
 
-type Answers = { onTaken: (taken: Taken, input: WeighInput) => void; onRefused: (failure: Failure) => void };
+type Answers = {
+  onTaken: (taken: Taken, input: WeighInput) => void;
+  onRefused: (failure: Failure, input: WeighInput) => void;
+};
 
 /**
  * Weighings on their way: written in the browser before they are sent and kept until the house has answered,
@@ -61,7 +64,7 @@ export function useWeighingQueue(shareId: string, answers: Answers) {
       if (waiting) break;
       write(stored(shareId).filter((each) => each.clientId !== sent.clientId));
       if (result.ok) latest.current.onTaken(result.value, sent);
-      else latest.current.onRefused(result);
+      else latest.current.onRefused(result, sent);
     }
     busy.current = false;
   }, [shareId, write]);

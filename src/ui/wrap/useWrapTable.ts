@@ -2,7 +2,7 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
-import type { WrapView } from '@/server/views/wrapView';
+import type { WrapView } from '@/server/wrap';
 import { act, newClientId } from '../act';
 import { targetsOf } from './targets';
 import { useChosenTarget } from './useChosenTarget';
@@ -41,19 +41,29 @@ function counted({ purpose }: WeighInput) {
   };
 }
 
+/** Names what lies on the scale and what it is to be taken for. */
+function loadKey(input: WeighInput): string {
+  const load = 'reading' in input ? `${input.reading.scaleId} ${input.reading.loadId}` : input.clientId;
+  return `${load} ${JSON.stringify(input.purpose)}`;
+}
+
 /** Everything that can be done at the wrap table, and what it shows. */
 export function useWrapTable(first: WrapView) {
   const { view, reload } = useView(first);
   const { notice, flash, say, clear } = useNotice();
   const [read, setRead] = useState(false);
+  /** What was said to be out of the ordinary: the same load for the same target is a second yes. */
+  const [odd, setOdd] = useState('');
   const scale = useScale();
   const queue = useWeighingQueue(first.shareId, {
-    onTaken: ({ cut, net, labelFile }) => {
-      say('done', `${cut} ${formatWeight(net)} ${view.unit}${labelFile ? ', label printed' : ''}`);
+    onTaken: ({ cut, net }) => {
+      say('done', `${cut} ${formatWeight(net)} ${view.unit}`);
       void reload();
     },
-    onRefused: (failure) => {
-      say('refused', failure.message);
+    onRefused: (failure, input) => {
+      const isOdd = failure.reason === 'unusual';
+      setOdd(isOdd ? loadKey(input) : '');
+      say('refused', isOdd ? `${failure.message} Press Enter again if it is right.` : failure.message);
       void reload();
     },
   });
@@ -69,20 +79,21 @@ export function useWrapTable(first: WrapView) {
     const why = whyNotTaken(target, scale.reading);
     if (why) return say('refused', why);
     const { purpose } = target!;
-    queue.add({
+    const input = {
       clientId: newClientId(),
       shareId: view.shareId,
       purpose,
       pieces: purpose.kind === 'package' ? chosen.pieces : null,
       reading: scale.reading!,
-    });
+    };
+    queue.add({ ...input, sure: loadKey(input) === odd });
     chosen.usualPieces();
   }
 
   async function takeBack() {
     const last = view.weighings.at(-1);
     if (!last) return say('refused', 'Nothing has been weighed yet.');
-    const input = { clientId: newClientId(), weighingId: last.id, reason: 'taken back at the wrap table' };
+    const input = { clientId: newClientId(), weighingId: last.id, reason: '' };
     const result = await act('voidWeighing', input);
     if (!result.ok) return say('refused', result.message);
     say('done', `Taken back: ${last.cut} ${formatWeight(last.net)} ${view.unit}. Weigh it again.`);

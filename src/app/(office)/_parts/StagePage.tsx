@@ -2,8 +2,19 @@ import { askForPage } from '@/app/door';
 import type { Stage } from '@/core/order/stage';
 import { TicketList } from '@/ui/TicketList';
 
-/** What waits at one stage of the rail. */
-export async function StagePage({ stage }: { stage: Stage }) {
-  const rail = await askForPage('railView', {});
-  return <TicketList stage={stage} tickets={rail.tickets} />;
+export type Paged = { searchParams: Promise<{ page?: string; gone?: string }> };
+
+/** Which page of a list an address asks for; the first when it says nothing sensible. */
+function pageNumber(said: string | undefined): number {
+  const page = Number(said ?? 0);
+  return Number.isInteger(page) && page >= 0 ? page : 0;
+}
+
+/** What waits at one stage of the rail; where bills are settled, what has gone home as well. */
+export async function StagePage({ stage, searchParams }: { stage: Stage } & Paged) {
+  const { page, gone } = await searchParams;
+  const here = await askForPage('stageView', { stage, page: pageNumber(page) });
+  const home =
+    stage === 'settle' ? await askForPage('stageView', { stage: 'gone', page: pageNumber(gone) }) : undefined;
+  return <TicketList stage={stage} here={here} {...(home ? { gone: home } : {})} />;
 }

@@ -1,5 +1,5 @@
-import { StagePage } from '../_parts/StagePage';
+import { StagePage, type Paged } from '../_parts/StagePage';
 
-export default function ReconcilePage() {
-  return <StagePage stage="reconcile" />;
+export default function ReconcilePage({ searchParams }: Paged) {
+  return <StagePage stage="reconcile" searchParams={searchParams} />;
 }

@@ -1,5 +1,5 @@
-import { StagePage } from '../_parts/StagePage';
+import { StagePage, type Paged } from '../_parts/StagePage';
 
-export default function SettlePage() {
-  return <StagePage stage="settle" />;
+export default function SettlePage({ searchParams }: Paged) {
+  return <StagePage stage="settle" searchParams={searchParams} />;
 }

@@ -1,5 +1,5 @@
-import { StagePage } from '../_parts/StagePage';
+import { StagePage, type Paged } from '../_parts/StagePage';
 
-export default function SheetPage() {
-  return <StagePage stage="sheet" />;
+export default function SheetPage({ searchParams }: Paged) {
+  return <StagePage stage="sheet" searchParams={searchParams} />;
 }

@@ -1,5 +1,5 @@
-import { StagePage } from '../_parts/StagePage';
+import { StagePage, type Paged } from '../_parts/StagePage';
 
-export default function WrapPage() {
-  return <StagePage stage="wrap" />;
+export default function WrapPage({ searchParams }: Paged) {
+  return <StagePage stage="wrap" searchParams={searchParams} />;
 }

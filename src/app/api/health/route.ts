@@ -1,13 +1,9 @@
-import { usualSurroundings } from '@/server/doorway';
+import { healthOf } from '@/server/work';
 
 export const dynamic = 'force-dynamic';
 
-/** Whether the app can reach its data; for the demo script and for whoever watches the machine. */
+/** Whether the shop can work: schema, disk, writer; for the start script and for whoever watches the machine. */
 export async function GET(): Promise<Response> {
-  try {
-    await usualSurroundings().db.raw('SELECT 1');
-    return Response.json({ ok: true });
-  } catch {
-    return Response.json({ ok: false, reason: 'database' }, { status: 503 });
-  }
+  const health = await healthOf();
+  return Response.json(health, { status: health.ok ? 200 : 503, headers: { 'cache-control': 'no-store' } });
 }

@@ -1,8 +1,8 @@
 import { cookies } from 'next/headers';
 import { SESSION_COOKIE } from '@/app/door';
 import { isFromOurPages } from '@/app/http';
-import { usualSurroundings } from '@/server/doorway';
-import { signOut } from '@/server/signIn';
+import { usualSurroundings } from '@/server/house/surroundings';
+import { signOut } from '@/server/people';
 
 /** Ends the session on the server as well as in the browser. */
 export async function POST(request: Request): Promise<Response> {

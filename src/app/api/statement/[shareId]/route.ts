@@ -1,6 +1,6 @@
 import { ask } from '@/app/door';
 import { statusOf } from '@/app/http';
-import { statementPdf } from '@/server/statement';
+import { statementOf } from '@/server/work';
 
 /** The household's statement as a PDF, once the bill is final. */
 export async function GET(
@@ -11,7 +11,7 @@ export async function GET(
   const result = await ask('settleView', { shareId });
   if (!result.ok) return Response.json(result, { status: statusOf(result) });
   if (!result.value.final) return new Response('The bill is not final yet.', { status: 409 });
-  const pdf = await statementPdf(result.value);
+  const pdf = await statementOf(result.value);
   return new Response(new Uint8Array(pdf), {
     headers: {
       'content-type': 'application/pdf',

@@ -1,0 +1,9 @@
+import { readCatalogue } from '@/data/catalogue';
+import { openDatabase } from '@/data/database';
+import { restageAll } from '@/server/rail';
+
+/** `npm run restage`: works out anew where every share stands. The app may go on meanwhile. */
+const db = openDatabase();
+const shares = await restageAll(db, readCatalogue());
+process.stdout.write(`${shares} shares worked out anew.\n`);
+await db.destroy();

@@ -1,0 +1,44 @@
+import type { PriceList } from '../charges/priceList';
+import type { Posting } from '../ledger/ledger';
+import type { Situation } from '../sheet/situation';
+import type { HouseRules } from '../shop/houseRules';
+import type { Shop } from '../shop/shop';
+import type { Animal, Share, Side } from './animal';
+import type { Plan } from './plan';
+import type { Closing, Payment, PickUp } from './settlement';
+import type { BlockStart, LineNote, SheetVersion, SideWeight, Weighing } from './work';
+
+/** A side with the tickets that count. */
+export type HungSide = {
+  readonly side: Side;
+  /** The first hot ticket ever written: the chill runs from it, whatever corrected it later. */
+  readonly firstHot: SideWeight | undefined;
+  readonly hot: SideWeight | undefined;
+  readonly cold: SideWeight | undefined;
+};
+
+/** Everything known of one share, as of one moment. What follows from it is computed by the functions beside. */
+export type ShareFile = {
+  readonly shop: Shop;
+  readonly rules: HouseRules;
+  readonly catalogueVersion: string;
+  readonly priceList: PriceList;
+  readonly animal: Animal;
+  readonly share: Share;
+  /** All shares of the animal, in order; this one among them. */
+  readonly siblings: readonly Share[];
+  readonly sides: readonly HungSide[];
+  readonly situation: Situation;
+  /** The draft that is worked on, or the last version. */
+  readonly sheet: SheetVersion | undefined;
+  readonly start: BlockStart | undefined;
+  /** Frozen with the start. */
+  readonly plan: Plan | undefined;
+  readonly weighings: readonly Weighing[];
+  readonly notes: readonly LineNote[];
+  readonly closing: Closing | undefined;
+  readonly payments: readonly Payment[];
+  readonly pickUp: PickUp | undefined;
+  /** What the accounts of the share, its cures and its packages hold. */
+  readonly held: readonly Posting[];
+};

@@ -1,0 +1,165 @@
+import { ZERO_CENTS, type Cents } from '../quantity/money';
+import { ZERO_WEIGHT, type Weight } from '../quantity/weight';
+import type { Verdict } from '../reconcile/reconcile';
+import type { Day, Instant } from '../time/shopTime';
+import type { AnimalId, ShareId } from './animal';
+import { shareName } from './naming';
+import { dueOf, reconciliationOf } from './settling';
+import type { ShareFile } from './shareFile';
+import { stageOf, type Stage } from './stage';
+import { coldWeight, isPacked, openQuestions, planOf } from './standing';
+
+/** Where a share stands, and the facts that lists show of it. A projection of its file: never the truth itself. */
+export type StageRow = {
+  readonly shareId: ShareId;
+  readonly number: number;
+  readonly animalId: AnimalId;
+  readonly stage: Stage | 'gone';
+  /** When it came to this stage. */
+  readonly since: Instant;
+  readonly name: string;
+  readonly tag: string;
+  readonly species: string;
+  readonly farm: string;
+  readonly killDate: Day;
+  /** What it can be found by, in lower case, apart by blanks. */
+  readonly words: string;
+  readonly hasSheet: boolean;
+  /** Questions that keep the sheet from the floor; 0 from the block on. */
+  readonly openQuestions: number;
+  /** Words that stop the cutter once. */
+  readonly hasNote: boolean;
+  readonly onBlock: boolean;
+  readonly coldWeight: Weight;
+  readonly packsMade: number;
+  readonly packsAsked: number;
+  readonly unaccountedBp: number;
+  readonly verdict: Verdict;
+  readonly inCure: boolean;
+  readonly due: Cents;
+  readonly takenBy: string;
+  /** Why the share cannot be worked out; empty when it can. */
+  readonly broken: string;
+};
+
+/** The row that a share's file gives. Takes no clock: the same file always gives the same row. */
+export function stageRowOf(file: ShareFile): StageRow {
+  const { animal, share, weighings, start, closing, pickUp } = file;
+  const { stage, since } = stageSince(file);
+  const balance = start ? reconciliationOf(file) : undefined;
+  return {
+    ...identityOf(file),
+    stage,
+    since,
+    hasSheet: file.sheet !== undefined,
+    openQuestions: start ? 0 : openQuestions(file).filter((finding) => finding.blocks).length,
+    hasNote: planOf(file).instructions !== '',
+    onBlock: start !== undefined && closing === undefined,
+    coldWeight: coldWeight(file),
+    packsMade: weighings.filter((each) => each.kind === 'package').length,
+    packsAsked: planOf(file).expected.lines.reduce((sum, line) => sum + line.packs, 0),
+    unaccountedBp: balance?.unaccountedBp ?? 0,
+    verdict: balance?.verdict ?? 'open',
+    inCure: (balance?.inCure ?? 0) > 0,
+    due: dueOf(file),
+    takenBy: pickUp?.takenBy ?? '',
+    broken: '',
+    shareId: share.id,
+    animalId: animal.id,
+  };
+}
+
+type Identity = Pick<
+  StageRow,
+  'shareId' | 'number' | 'animalId' | 'name' | 'tag' | 'species' | 'farm' | 'killDate' | 'words'
+>;
+type Identified = Pick<ShareFile, 'animal' | 'share'>;
+
+/** Who and what it is; can be told of a share that cannot be worked out, too. */
+export function identityOf(file: Identified & { situation?: ShareFile['situation'] }): Identity {
+  const { animal, share } = file;
+  return {
+    shareId: share.id,
+    number: share.number,
+    animalId: animal.id,
+    name: shareName(file),
+    tag: animal.tag,
+    species: file.situation?.species.name ?? animal.species,
+    farm: animal.farm.name,
+    killDate: animal.killDate,
+    words: wordsOf(file),
+  };
+}
+
+/** A share that cannot be worked out stays on the rail, in red, where somebody finds it. */
+export function brokenRow(file: Identified, why: string): StageRow {
+  return {
+    ...identityOf(file),
+    stage: 'sheet',
+    since: file.animal.bookedAt,
+    hasSheet: true,
+    openQuestions: 0,
+    hasNote: false,
+    onBlock: false,
+    coldWeight: ZERO_WEIGHT,
+    packsMade: 0,
+    packsAsked: 0,
+    unaccountedBp: 0,
+    verdict: 'open',
+    inCure: false,
+    due: ZERO_CENTS,
+    takenBy: '',
+    broken: why,
+  };
+}
+
+function wordsOf({ animal, share }: Identified): string {
+  const people = [share.owner, share.payer, share.contact, animal.farm];
+  const numbers = people.flatMap(({ phone }) => tailsOf((phone ?? '').replace(/\D/g, '')));
+  const said = [
+    ...people.map((person) => person.name),
+    animal.tag,
+    ...tailsOf(animal.tag.replace(/\D/g, '')),
+    String(share.number),
+    ...numbers,
+  ];
+  return [...new Set(said.join(' ').toLowerCase().split(/\s+/))].filter((word) => word !== '').join(' ');
+}
+
+/** Fewer digits than these find half the shop. */
+const SHORTEST_TAIL = 2;
+
+/** The ends of a number: people say the last four of a telephone, or 12 for H112. */
+function tailsOf(digits: string): string[] {
+  const count = Math.max(0, digits.length - SHORTEST_TAIL + 1);
+  return Array.from({ length: count }, (_, start) => digits.slice(start));
+}
+
+/** The stage, and the latest of the events that brought it there. */
+function stageSince(file: ShareFile): { stage: StageRow['stage']; since: Instant } {
+  const { animal, sides, sheet, start, weighings, notes, closing, pickUp } = file;
+  const hot = sides.map((side) => side.hot);
+  const cold = sides.map((side) => side.cold);
+  const approved = sheet?.approved === true;
+  const stage = stageOf({
+    hotWeighed: hot.every((ticket) => ticket !== undefined),
+    coldWeighed: cold.every((ticket) => ticket !== undefined),
+    sheetApproved: approved,
+    onTheBlock: start !== undefined,
+    packed: closing === undefined && isPacked(file),
+    closed: closing !== undefined,
+    pickedUp: pickUp !== undefined,
+  });
+  const events = {
+    book: [],
+    hang: [...hot, approved ? sheet : undefined],
+    sheet: [...hot, approved ? undefined : sheet],
+    wrap: start ? [start] : [...cold, sheet],
+    reconcile: [start, weighings.at(-1), notes.at(-1)],
+    settle: [closing],
+    gone: [pickUp],
+  };
+  const reached = stage ?? 'gone';
+  const at = events[reached].flatMap((event) => (event ? [event.at] : []));
+  return { stage: reached, since: at.sort().at(-1) ?? animal.bookedAt };
+}

@@ -1,0 +1,136 @@
+import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '../charges/bill';
+import { forecast } from '../forecast/forecast';
+import { leastCertain, sideToCut, type WeightBasis } from '../hang/sideToCut';
+import { itemNumber } from '../label/itemNumber';
+import { findingsOf, type Finding } from '../questions/findings';
+import { sumWeights, type Weight } from '../quantity/weight';
+import { emptySheet } from '../sheet/houseSheet';
+import type { Sheet } from '../sheet/types';
+import { dayIn, daysBetween, endOfDay } from '../time/shopTime';
+import type { Share } from './animal';
+import type { Plan } from './plan';
+import type { HungSide, ShareFile } from './shareFile';
+import type { SideWeight } from './work';
+
+const HOUR_MS = 3_600_000;
+
+export function netOf(ticket: SideWeight): Weight {
+  return (ticket.gross - ticket.tare) as Weight;
+}
+
+/** The cold weight of each side to cut by, and which basis the least certain side stands on. */
+export function coldSides({ sides, situation }: ShareFile): { weights: Weight[]; basis: WeightBasis } {
+  const { species, unit } = situation;
+  const cut = sides.map(({ hot, cold }) =>
+    sideToCut(species, unit, { hot: hot && netOf(hot), cold: cold && netOf(cold) }),
+  );
+  return { weights: cut.map((side) => side.weight), basis: leastCertain(cut.map((side) => side.basis)) };
+}
+
+/** The cold weight of the share, all sides. */
+export function coldWeight(file: ShareFile): Weight {
+  return sumWeights(coldSides(file).weights);
+}
+
+/** The hot weight of the share; where a side has no ticket yet, what its expected cold weight came from. */
+export function hotWeight(file: ShareFile): Weight {
+  const { weights } = coldSides(file);
+  return sumWeights(file.sides.map(({ hot }, index) => (hot ? netOf(hot) : weights[index]!)));
+}
+
+export function sheetInForce(file: ShareFile): Sheet {
+  return file.sheet?.sheet ?? emptySheet(file.situation);
+}
+
+/** An animal that is sold as one half only has another half that still belongs to the farm. */
+const HALVES_OF_AN_ANIMAL = 2;
+
+function halves({ part }: Share): number {
+  return part === 'whole' ? HALVES_OF_AN_ANIMAL : 1;
+}
+
+/** What a share's bill stands on, whatever its items come from. What nobody bought is the farm's to pay. */
+export function billBasis(file: ShareFile, cold: Weight, items: readonly BillItem[]): BillBasis {
+  const sold = file.siblings.map(halves);
+  const unsold = HALVES_OF_AN_ANIMAL - sold.reduce((sum, each) => sum + each, 0);
+  return {
+    hot: hotWeight(file),
+    cold,
+    headSplit: {
+      parts: unsold > 0 ? [...sold, unsold] : sold,
+      index: file.siblings.findIndex((share) => share.id === file.share.id),
+      sheets: sold.length,
+    },
+    items,
+    deposit: file.share.deposit,
+  };
+}
+
+/** Working a share out costs a forecast; a file never changes, so it is done once. */
+const plans = new WeakMap<ShareFile, Plan>();
+
+/** What is to be made of the share: as frozen at the block, or as of now. */
+export function planOf(file: ShareFile): Plan {
+  const known = file.plan ?? plans.get(file);
+  if (known) return known;
+  const plan = planNow(file);
+  plans.set(file, plan);
+  return plan;
+}
+
+function planNow(file: ShareFile): Plan {
+  const { species } = file.situation;
+  const sheet = sheetInForce(file);
+  const expected = forecast(file.situation, sheet, coldSides(file).weights);
+  return {
+    catalogueVersion: file.catalogueVersion,
+    rules: file.rules,
+    priceListId: file.priceList.id,
+    expected,
+    items: Object.fromEntries(expected.lines.map((line) => [line.key, itemNumber(species, line)])),
+    wrap: sheet.wrap,
+    instructions: sheet.instructions,
+    lineTolerance: species.tolerance.lineShare,
+  };
+}
+
+/** What the share would cost if it were cut as its plan says; from the block on as it was said then. */
+export function estimateOf(file: ShareFile): Bill {
+  if (file.start) return file.start.estimate;
+  const { expected, wrap } = planOf(file);
+  const items = itemsOfForecast(expected, wrap);
+  return billFor(file.priceList, billBasis(file, expected.coldWeight, items));
+}
+
+export function openQuestions(file: ShareFile): Finding[] {
+  const { weights } = coldSides(file);
+  return findingsOf(file.situation, sheetInForce(file), weights, planOf(file).expected);
+}
+
+/** Whole days since the animal was killed, by the shop's calendar, until it went to the block. */
+export function daysHung(file: ShareFile, now: Date): number {
+  const until = file.start ? new Date(file.start.at) : now;
+  return Math.max(0, daysBetween(file.animal.killDate, dayIn(file.shop.zone, until)));
+}
+
+/** Whether the heat may still be in the bone: counted from the first ticket, or the kill day when that is earlier. */
+export function isChilling(file: ShareFile, now: Date): boolean {
+  return file.sides.some((side) => isSideChilling(file, side, now));
+}
+
+function isSideChilling({ animal, shop, rules }: ShareFile, { firstHot }: HungSide, now: Date): boolean {
+  const killed = endOfDay(shop.zone, animal.killDate).getTime();
+  const hung = firstHot ? Math.min(Date.parse(firstHot.at), killed) : killed;
+  return now.getTime() - hung < rules.chillHours * HOUR_MS;
+}
+
+/** Whether nothing of the plan is still waited for: packed, in cure, or explained. */
+export function isPacked(file: ShareFile): boolean {
+  if (!file.start) return false;
+  const settled = new Set(file.notes.map((note) => note.lineKey));
+  return planOf(file).expected.lines.every((line) => {
+    const mine = file.weighings.filter((each) => each.lineKey === line.key);
+    const packs = mine.filter((each) => each.kind === 'package').length;
+    return settled.has(line.key) || packs >= line.packs || mine.some((each) => each.kind === 'green');
+  });
+}

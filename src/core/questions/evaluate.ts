@@ -1,0 +1,50 @@
+import { billFor, itemsOfForecast, type Bill, type BillBasis } from '../charges/bill';
+import type { PriceList } from '../charges/priceList';
+import { forecast } from '../forecast/forecast';
+import type { Forecast } from '../forecast/types';
+import { formatMoney, type Cents } from '../quantity/money';
+import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import type { Situation } from '../sheet/situation';
+import type { Sheet } from '../sheet/types';
+
+/** What a sheet is worked out against. */
+export type Ground = {
+  readonly situation: Situation;
+  readonly coldSides: readonly Weight[];
+  readonly priceList: PriceList;
+  readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
+};
+
+export type Evaluation = { readonly forecast: Forecast; readonly bill: Bill };
+
+/** A sheet worked out: what it gives and what it costs. */
+export function evaluate(ground: Ground, sheet: Sheet): Evaluation {
+  const expected = forecast(ground.situation, sheet, ground.coldSides);
+  const items = itemsOfForecast(expected, sheet.wrap);
+  const basis = { ...ground.bill, cold: expected.coldWeight, items };
+  return { forecast: expected, bill: billFor(ground.priceList, basis) };
+}
+
+function moreOrLess(change: Weight, unit: WeighingUnit, where: string): string {
+  if (Math.abs(change) < 5) return '';
+  return `${formatWeight(Math.abs(change) as Weight)} ${unit} ${change > 0 ? 'more' : 'less'} ${where}`;
+}
+
+/** What taking another way changes, in one sentence with weight and money. */
+export function tradeOffSentence(
+  now: Evaluation,
+  other: Evaluation,
+  unit: WeighingUnit,
+  sign: string,
+): string {
+  const money = (other.bill.total - now.bill.total) as Cents;
+  const parts = [
+    moreOrLess((other.forecast.takeHome - now.forecast.takeHome) as Weight, unit, 'in the boxes'),
+    moreOrLess((other.forecast.pool.grind - now.forecast.pool.grind) as Weight, unit, 'of it grind'),
+    money === 0
+      ? ''
+      : `${formatMoney(Math.abs(money) as Cents, sign)} ${money > 0 ? 'more' : 'less'} on the bill`,
+  ].filter((part) => part !== '');
+  if (parts.length === 0) return 'the same weight and the same bill';
+  return parts.length === 1 ? parts[0]! : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+}

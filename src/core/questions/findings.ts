@@ -1,0 +1,245 @@
+import type { Cells } from '../atlas/cells';
+import { claimsOnSide } from '../forecast/forecast';
+import type { Forecast } from '../forecast/types';
+import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
+import type { Decision, Species } from '../species/types';
+import type { Claims } from '../sheet/claims';
+import { decisionById, decisionsAsked, optionById, whyNotOffered, type Situation } from '../sheet/situation';
+import type { Answer, Sheet } from '../sheet/types';
+import { answerOn } from '../sheet/wishes';
+
+export type FindingKind =
+  | 'unanswered'
+  | 'clash'
+  | 'rest-missing'
+  | 'too-much'
+  | 'nothing-left'
+  | 'not-offered'
+  | 'batch'
+  | 'watch'
+  | 'fat-short';
+
+/** Something on a sheet that somebody has to look at, in one sentence. */
+export type Finding = {
+  readonly kind: FindingKind;
+  readonly decision: string;
+  /** The other decision of a clash: the one that holds the piece now. */
+  readonly holder?: string;
+  readonly side: 1 | 2;
+  readonly sentence: string;
+  /** Whether the sheet may reach the floor only when someone overrides it with a reason. */
+  readonly blocks: boolean;
+};
+
+/** The smallest part of a zone worth a question: a form left with less gets nothing that can be packed. */
+const WORTH_ASKING = 0.005;
+
+/**
+ * Everything open on a sheet: holes, clashes, wishes beyond what there is, batches too small.
+ *
+ * @param coldSides - cold weight of each side, thousandths
+ * @param expected - the forecast of the same sheet and sides
+ */
+export function findingsOf(
+  situation: Situation,
+  sheet: Sheet,
+  coldSides: readonly Weight[],
+  expected: Forecast,
+): Finding[] {
+  const perSide = coldSides.flatMap((_, index) => {
+    const side = index === 0 ? 1 : 2;
+    const { claims, block } = claimsOnSide(situation, sheet, coldSides, side);
+    return sideFindings(situation, sheet, { claims, cells: block.cells }, side);
+  });
+  const seen = new Set<string>();
+  const once = perSide.filter((finding) => {
+    const key = `${finding.decision} ${finding.holder ?? ''} ${finding.sentence}`;
+    const isNew = !seen.has(key);
+    seen.add(key);
+    return isNew;
+  });
+  return [...once, ...grindFindings(situation, sheet, expected)];
+}
+
+type Divided = { readonly claims: Claims; readonly cells: Cells };
+
+function sideFindings(situation: Situation, sheet: Sheet, divided: Divided, side: 1 | 2): Finding[] {
+  const { claims } = divided;
+  const perDecision = decisionsAsked(situation).flatMap((decision) => {
+    const answer = answerOn(sheet, decision.id, side);
+    return answer ? answerFindings(situation, decision, answer, claims, side) : [unanswered(decision, side)];
+  });
+  const clashes = claims.clashes.map((clash) => ({
+    kind: 'clash' as const,
+    decision: clash.wants,
+    holder: clash.holder,
+    side,
+    sentence: contestSentence(situation.species, clash.atoms),
+    blocks: true,
+  }));
+  return [...clashes, ...perDecision, ...watchFindings(situation, sheet, divided, side)];
+}
+
+function unanswered(decision: Decision, side: 1 | 2): Finding {
+  const house = optionById(decision, decision.house.option).label;
+  const sentence = `${decision.title} is not answered. The house would say: ${house}. ${decision.house.reason}`;
+  return { kind: 'unanswered', decision: decision.id, side, sentence, blocks: true };
+}
+
+function answerFindings(
+  situation: Situation,
+  decision: Decision,
+  answer: Answer,
+  claims: Claims,
+  side: 1 | 2,
+): Finding[] {
+  const found: Finding[] = [];
+  const note = (kind: FindingKind, sentence: string, blocks = true) =>
+    found.push({ kind, decision: decision.id, side, sentence, blocks });
+  for (const form of answer.forms) {
+    const why = whyNotOffered(optionById(decision, form.option), situation);
+    if (why) note('not-offered', why);
+  }
+  for (const over of claims.overdrawn.filter((each) => each.decision === decision.id)) {
+    const label = optionById(decision, answer.forms[over.form]!.option).label;
+    const times = Number.isFinite(over.wantedShare) && over.wantedShare < 100 ? over.wantedShare : undefined;
+    const much = times ? `${Math.round(times * 100)} % of what there is` : 'more than there is';
+    note('too-much', `${decision.title}: "${label}" asks for ${much}. It gets all of it.`);
+  }
+  if (answer.forms.every((form) => form.amount.kind !== 'rest')) {
+    note('rest-missing', `${decision.title}: what is to be done with the rest of it?`);
+  }
+  answer.forms.forEach((form, index) => {
+    const option = optionById(decision, form.option);
+    if (option.products.length === 0 || heldShare(claims, decision, index) >= WORTH_ASKING) return;
+    // Alone in its zone and yet nothing there: another break has it, or it is condemned. That is no one's mistake.
+    const alone = answer.forms.length === 1;
+    const sentence = alone
+      ? `${decision.title}: there is nothing of it on this carcass for "${option.label}".`
+      : `${decision.title}: nothing is left for "${option.label}".`;
+    note('nothing-left', sentence, !alone);
+  });
+  return found;
+}
+
+function heldShare(claims: Claims, decision: Decision, form: number): number {
+  return claims.holdings
+    .filter((holding) => holding.decision === decision && holding.form.index === form)
+    .reduce((most, holding) => Math.max(most, ...holding.fractions), 0);
+}
+
+/** Why two choices exclude each other, in the species' own words. */
+export function contestSentence(species: Species, atoms: readonly string[]): string {
+  const contest = species.contests.find((each) => each.atoms.some((atom) => atoms.includes(atom)));
+  return (
+    contest?.sentence ??
+    `Two choices want the same piece: ${atoms.map((id) => atomName(species, id)).join(', ')}.`
+  );
+}
+
+function atomName(species: Species, id: string): string {
+  return species.atlas.atoms.find((atom) => atom.id === id)?.name ?? id;
+}
+
+function watchFindings(
+  situation: Situation,
+  sheet: Sheet,
+  { claims, cells }: Divided,
+  side: 1 | 2,
+): Finding[] {
+  return situation.species.watches
+    .filter((watch) => {
+      const decided = answerOn(sheet, watch.decision, side) !== undefined;
+      const zones = watch.atoms.some((atom) => freeShare(cells, claims, atom) > 0.5);
+      return decided && zones && !zoneIsGround(situation.species, sheet, watch.atoms, side);
+    })
+    .map((watch) => ({
+      kind: 'watch' as const,
+      decision: watch.decision,
+      side,
+      sentence: watch.sentence,
+      blocks: false,
+    }));
+}
+
+/** A piece that the customer gave to the grind, in so many words, is not lost by oversight. */
+function zoneIsGround(species: Species, sheet: Sheet, atoms: readonly string[], side: 1 | 2): boolean {
+  return species.decisions
+    .filter((decision) =>
+      decision.options.some((option) =>
+        option.products.some((product) => product.claims.some((claim) => atoms.includes(claim.atom))),
+      ),
+    )
+    .some((decision) => {
+      const forms = answerOn(sheet, decision.id, side)?.forms ?? [];
+      return (
+        forms.length > 0 && forms.every((form) => optionById(decision, form.option).products.length === 0)
+      );
+    });
+}
+
+function freeShare(cells: Cells, claims: Claims, atom: string): number {
+  const own = cells.cellsOfAtom.get(atom) ?? [];
+  return own.length === 0 ? 0 : own.reduce((sum, cell) => sum + claims.free[cell]!, 0) / own.length;
+}
+
+function grindFindings(situation: Situation, sheet: Sheet, expected: Forecast): Finding[] {
+  const { grind: rules, recipes } = situation.species;
+  const found: Finding[] = [];
+  const minBatch = weight(convertUnits(rules.minBatchLb.default, 'lb', situation.unit));
+  const show = (w: Weight) => `${formatWeight(w, 1)} ${situation.unit}`;
+  const seasoned = new Map<string, Weight>();
+  sheet.grind.lines.forEach((line, index) => {
+    const recipe = recipes.find((each) => each.id === line.recipe);
+    const rite = situation.condition?.rite;
+    if (recipe && rite && recipe.notFor?.includes(rite)) {
+      found.push({
+        ...batchFinding(`${recipe.name} is not made of a ${rite} animal: ${recipe.ingredients}`),
+        kind: 'not-offered',
+      });
+    }
+    if (!recipe?.seasoned) return;
+    const made = expected.lines.find((each) => each.key === `grind.${index}`)?.packaged ?? (0 as Weight);
+    seasoned.set(recipe.name, sumWeights([seasoned.get(recipe.name) ?? (0 as Weight), made]));
+    if (line.amount.kind === 'weight' && made < line.amount.weight - 1) {
+      found.push(
+        batchFinding(`${recipe.name}: ${show(line.amount.weight)} asked, the grind gives ${show(made)}.`),
+      );
+    }
+  });
+  for (const [name, made] of seasoned) {
+    if (made >= minBatch) continue;
+    found.push(batchFinding(`${name}: ${show(made)} is less than the smallest batch, ${show(minBatch)}.`));
+  }
+  const allowed = rules.kindsPerHalf * situation.sides;
+  if (seasoned.size > allowed && expected.pool.grind < seasoned.size * minBatch) {
+    const kinds = `${seasoned.size} kinds of sausage are more than this share carries`;
+    found.push(batchFinding(`${kinds}: ${allowed}, or ${show(minBatch)} of grind for each kind.`));
+  }
+  if (sheet.grind.fatPct - expected.pool.fatPct > 0.5 && expected.pool.lean > 0) {
+    const reached = expected.pool.fatPct.toFixed(0);
+    found.push({
+      kind: 'fat-short',
+      decision: 'grind',
+      side: 1,
+      sentence: `The grind reaches ${reached} % fat, not ${sheet.grind.fatPct} %: there is no more fat to add.`,
+      blocks: false,
+    });
+  }
+  return found;
+}
+
+function batchFinding(sentence: string): Finding {
+  return { kind: 'batch', decision: 'grind', side: 1, sentence, blocks: true };
+}
+
+/** A sheet may go to the floor when nothing on it blocks. */
+export function isComplete(findings: readonly Finding[]): boolean {
+  return findings.every((finding) => !finding.blocks);
+}
+
+/** The title of a decision, or of the grind, for headings and sentences. */
+export function titleOf(species: Species, decision: string): string {
+  if (decision === 'grind') return 'Grind and sausage';
+  return decisionById(species, decision).title;
+}

@@ -1,0 +1,1 @@
+export { startsOf, startsWithoutPlan, writeBlockStart, writePlan, type Started } from './starts';

@@ -1,0 +1,41 @@
+import type { ShareId } from '@/core/order/animal';
+import type { Plan } from '@/core/order/plan';
+import type { BlockStart } from '@/core/order/work';
+import type { Database } from '../database';
+
+/** A start with the plan that was frozen with it; starts of older versions may still lack theirs. */
+export type Started = { readonly start: BlockStart; readonly plan: Plan | undefined };
+
+export async function startsOf(
+  db: Database,
+  shareIds: readonly ShareId[],
+): Promise<ReadonlyMap<ShareId, Started>> {
+  const rows: (Omit<BlockStart, 'estimate'> & { estimate: string; plan: string | null })[] = await db(
+    'blockStarts',
+  )
+    .leftJoin('plans', 'plans.shareId', 'blockStarts.shareId')
+    .whereIn('blockStarts.shareId', [...shareIds])
+    .select('blockStarts.*', 'plans.plan');
+  return new Map(
+    rows.map(({ plan, estimate, ...start }) => [
+      start.shareId,
+      { start: { ...start, estimate: JSON.parse(estimate) }, plan: plan ? JSON.parse(plan) : undefined },
+    ]),
+  );
+}
+
+export async function writeBlockStart(db: Database, start: BlockStart): Promise<void> {
+  await db('blockStarts').insert({ ...start, estimate: JSON.stringify(start.estimate) });
+}
+
+export async function writePlan(db: Database, shareId: ShareId, plan: Plan): Promise<void> {
+  await db('plans').insert({ shareId, plan: JSON.stringify(plan) });
+}
+
+/** Shares that went to the block before plans were frozen. */
+export async function startsWithoutPlan(db: Database): Promise<ShareId[]> {
+  const rows: { shareId: ShareId }[] = await db('blockStarts')
+    .whereNotIn('shareId', db('plans').select('shareId'))
+    .select('shareId');
+  return rows.map((row) => row.shareId);
+}

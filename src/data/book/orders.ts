@@ -1,0 +1,112 @@
+import type { Animal, AnimalId, PersonId, Share, ShareId, Side } from '@/core/order/animal';
+import type { Database } from '../database';
+import { peopleById } from './people';
+
+type AnimalRow = Omit<Animal, 'addOns' | 'carcass' | 'farm' | 'sample'> & {
+  readonly addOns: string;
+  readonly carcass: string;
+  readonly farmId: PersonId;
+  readonly sample: number;
+};
+type ShareRow = Omit<Share, 'owner' | 'payer' | 'contact'> & {
+  readonly ownerId: PersonId;
+  readonly payerId: PersonId;
+  readonly contactId: PersonId;
+};
+
+/** Animals with all their shares and sides, and everybody around them. */
+export type Booked = {
+  readonly animals: ReadonlyMap<AnimalId, Animal>;
+  /** In the order of their animals' shares. */
+  readonly shares: readonly Share[];
+  readonly sides: readonly Side[];
+};
+
+/** What was booked with these animals: four queries, however many they are. */
+export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): Promise<Booked> {
+  const ids = [...new Set(animalIds)];
+  const animals: AnimalRow[] = await db('animals').whereIn('id', ids);
+  const shares: ShareRow[] = await db('shares').whereIn('animalId', ids).orderBy(['animalId', 'position']);
+  const sides: Side[] = await db('sides').whereIn('animalId', ids).orderBy(['animalId', 'position']);
+  const people = await peopleById(db, [
+    ...animals.map((animal) => animal.farmId),
+    ...shares.flatMap((share) => [share.ownerId, share.payerId, share.contactId]),
+  ]);
+  return {
+    animals: new Map(
+      animals.map(({ farmId, addOns, carcass, sample, ...animal }) => [
+        animal.id,
+        {
+          ...animal,
+          addOns: JSON.parse(addOns),
+          carcass: JSON.parse(carcass),
+          farm: people.get(farmId)!,
+          sample: sample === 1,
+        },
+      ]),
+    ),
+    shares: shares.map(({ ownerId, payerId, contactId, ...share }) => ({
+      ...share,
+      owner: people.get(ownerId)!,
+      payer: people.get(payerId)!,
+      contact: people.get(contactId)!,
+    })),
+    sides,
+  };
+}
+
+/** The animals of these shares, in their order; a share that is not there has none. */
+export async function animalIdsOf(db: Database, shareIds: readonly ShareId[]): Promise<AnimalId[]> {
+  const rows: { animalId: AnimalId }[] = await db('shares')
+    .whereIn('id', [...shareIds])
+    .select('animalId');
+  return [...new Set(rows.map((row) => row.animalId))];
+}
+
+export async function shareIdsOfAnimal(db: Database, animalId: AnimalId): Promise<ShareId[]> {
+  const rows: { id: ShareId }[] = await db('shares').where({ animalId }).orderBy('position').select('id');
+  return rows.map((row) => row.id);
+}
+
+/** Every share that somebody has to do with: eats, pays, is called about, or raised. */
+export async function shareIdsOfPerson(db: Database, personId: PersonId): Promise<ShareId[]> {
+  const rows: { id: ShareId }[] = await db('shares')
+    .where({ ownerId: personId })
+    .orWhere({ payerId: personId })
+    .orWhere({ contactId: personId })
+    .orWhereIn('animalId', db('animals').where({ farmId: personId }).select('id'))
+    .select('id');
+  return rows.map((row) => row.id);
+}
+
+/** Every share the shop ever had, in the order they were booked; for what is made anew as a whole. */
+export async function allShareIds(db: Database): Promise<ShareId[]> {
+  const rows: { id: ShareId }[] = await db('shares').orderBy('number').select('id');
+  return rows.map((row) => row.id);
+}
+
+export async function writeAnimal(db: Database, animal: Animal): Promise<void> {
+  const { farm, addOns, carcass, ...row } = animal;
+  const json = { addOns: JSON.stringify(addOns), carcass: JSON.stringify(carcass) };
+  await db('animals').insert({ ...row, ...json, farmId: farm.id });
+}
+
+export async function writeSide(db: Database, side: Side): Promise<void> {
+  await db('sides').insert(side);
+}
+
+export async function writeShare(db: Database, share: Share): Promise<void> {
+  const { owner, payer, contact, ...row } = share;
+  await db('shares').insert({ ...row, ownerId: owner.id, payerId: payer.id, contactId: contact.id });
+}
+
+/** The number of the next order. Read and used inside one transaction. */
+export async function nextOrderNumber(db: Database): Promise<number> {
+  const row = await db('shares').max('number as last').first();
+  return Number(row?.last ?? 0) + 1;
+}
+
+/** The side with this id, and its animal's id. */
+export async function sideById(db: Database, id: string): Promise<Side | undefined> {
+  return db('sides').where({ id }).first();
+}

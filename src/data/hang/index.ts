@@ -1,0 +1,1 @@
+export { ticketsOfSides, writeSideWeight } from './sideWeights';

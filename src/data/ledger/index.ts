@@ -1,0 +1,1 @@
+export { balancesOf, reverseTransaction, writeTransaction, type Entry } from './ledger';

@@ -1,0 +1,14 @@
+export { writeHistory, type Booked, type History } from './history';
+export { readShareFile, readShareFiles, shareAlone, sidesWithoutShare } from './shareFiles';
+export {
+  allStageRows,
+  countRows,
+  findShares,
+  isTagInShop,
+  liveShares,
+  sharesAt,
+  stageCounts,
+  stageRowsOf,
+  writeStage,
+  type Page,
+} from './stages';

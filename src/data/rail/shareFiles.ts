@@ -1,0 +1,189 @@
+import { group } from 'd3-array';
+import type { CarcassFacts } from '@/core/carcass/condition';
+import { speciesIn, type Catalogue } from '@/core/catalogue/catalogue';
+import { cureAccount, type Posting } from '@/core/ledger/ledger';
+import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
+import type { HungSide, ShareFile } from '@/core/order/shareFile';
+import type { SideWeight, Weighing } from '@/core/order/work';
+import type { HouseRules } from '@/core/shop/houseRules';
+import type { Shop } from '@/core/shop/shop';
+import { daysBetween, dayIn } from '@/core/time/shopTime';
+import { startsOf } from '../block';
+import { animalIdsOf, bookedWith } from '../book';
+import type { Database } from '../database';
+import { ticketsOfSides } from '../hang';
+import { balancesOf } from '../ledger';
+import { priceListsById, readHouseRules, readShop } from '../setUp';
+import { closingsOf, paymentsOf, pickUpsOf } from '../settle';
+import { sheetsInForce } from '../sheet';
+import { lineNotesOfShares, weighingsOfShares } from '../wrap';
+
+/**
+ * Everything known of these shares, each put together once. The number of queries is the same for one share and for a
+ * hundred, and does not depend on what else the shop has ever done. A share that is not there has no file.
+ *
+ * @throws RangeError when the catalogue does not know the species of one of them
+ */
+export async function readShareFiles(
+  db: Database,
+  catalogue: Catalogue,
+  shareIds: readonly ShareId[],
+): Promise<ShareFile[]> {
+  if (shareIds.length === 0) return [];
+  const [shop, rules] = [await readShop(db), await readHouseRules(db)];
+  const booked = await bookedWith(db, await animalIdsOf(db, shareIds));
+  const lists = await priceListsById(
+    db,
+    [...booked.animals.values()].map((animal) => animal.priceListId),
+  );
+  const tickets = group(
+    await ticketsOfSides(
+      db,
+      booked.sides.map((side) => side.id),
+    ),
+    (ticket) => ticket.sideId,
+  );
+  const sheets = await sheetsInForce(db, shareIds);
+  const starts = await startsOf(db, shareIds);
+  const weighings = group(await weighingsOfShares(db, shareIds), (each) => each.shareId);
+  const notes = group(await lineNotesOfShares(db, shareIds), (note) => note.shareId);
+  const closings = await closingsOf(db, shareIds);
+  const payments = group(await paymentsOf(db, shareIds), (payment) => payment.shareId);
+  const pickUps = await pickUpsOf(db, shareIds);
+  const held = await heldByShare(db, shareIds, weighings);
+  const siblings = group(booked.shares, (share) => share.animalId);
+  const sidesOfAnimal = group(booked.sides, (side) => side.animalId);
+  const wanted = new Set(shareIds);
+  return booked.shares
+    .filter((share) => wanted.has(share.id))
+    .map((share) => {
+      const animal = booked.animals.get(share.animalId)!;
+      const sides = (sidesOfAnimal.get(animal.id) ?? [])
+        .filter((side) => share.part === 'whole' || side.position === share.part)
+        .map((side) => hungSide(side, tickets.get(side.id) ?? []));
+      const started = starts.get(share.id);
+      return {
+        shop,
+        rules,
+        catalogueVersion: catalogue.version,
+        priceList: lists.get(animal.priceListId)!,
+        animal,
+        share,
+        siblings: siblings.get(animal.id)!,
+        sides,
+        situation: situationOf(catalogue, { shop, rules, animal, sides }),
+        sheet: sheets.get(share.id),
+        start: started?.start,
+        plan: started?.plan,
+        weighings: weighings.get(share.id) ?? [],
+        notes: notes.get(share.id) ?? [],
+        closing: closings.get(share.id),
+        payments: payments.get(share.id) ?? [],
+        pickUp: pickUps.get(share.id),
+        held: held.get(share.id) ?? [],
+      };
+    });
+}
+
+/** The file of one share; undefined when there is no such share. */
+export async function readShareFile(
+  db: Database,
+  catalogue: Catalogue,
+  shareId: ShareId,
+): Promise<ShareFile | undefined> {
+  return (await readShareFiles(db, catalogue, [shareId]))[0];
+}
+
+/** A share with its animal, and nothing that has to be worked out. */
+export async function shareAlone(
+  db: Database,
+  shareId: ShareId,
+): Promise<{ animal: Animal; share: Share } | undefined> {
+  const booked = await bookedWith(db, await animalIdsOf(db, [shareId]));
+  const share = booked.shares.find((each) => each.id === shareId);
+  return share && { share, animal: booked.animals.get(share.animalId)! };
+}
+
+/** Sides of these animals that belong to no share, with their tickets: they hang all the same. */
+export async function sidesWithoutShare(
+  db: Database,
+  animalIds: readonly AnimalId[],
+): Promise<ReadonlyMap<AnimalId, readonly HungSide[]>> {
+  const { shares, sides } = await bookedWith(db, animalIds);
+  const sharesOf = group(shares, (share) => share.animalId);
+  const unsold = sides.filter(
+    (side) =>
+      !(sharesOf.get(side.animalId) ?? []).some(
+        (share) => share.part === 'whole' || share.part === side.position,
+      ),
+  );
+  const tickets = group(
+    await ticketsOfSides(
+      db,
+      unsold.map((side) => side.id),
+    ),
+    (ticket) => ticket.sideId,
+  );
+  return group(
+    unsold.map((side) => hungSide(side, tickets.get(side.id) ?? [])),
+    ({ side }) => side.animalId,
+  );
+}
+
+function hungSide(side: Side, tickets: readonly SideWeight[]): HungSide {
+  return {
+    side,
+    firstHot: tickets.find((ticket) => ticket.kind === 'hot'),
+    hot: tickets.findLast((ticket) => ticket.kind === 'hot'),
+    cold: tickets.findLast((ticket) => ticket.kind === 'cold'),
+  };
+}
+
+type Ground = {
+  readonly shop: Shop;
+  readonly rules: HouseRules;
+  readonly animal: Animal;
+  readonly sides: readonly HungSide[];
+};
+
+function situationOf(catalogue: Catalogue, { shop, rules, animal, sides }: Ground): ShareFile['situation'] {
+  const species = speciesIn(catalogue, animal.species);
+  return {
+    species,
+    unit: shop.unit,
+    sides: sides.length === 2 ? 2 : 1,
+    addOns: animal.addOns,
+    tools: rules.tools,
+    ...carcassOf(animal, species.hang.targetDays, daysToCold(shop, animal, sides)),
+  };
+}
+
+/** As long as it really hung once the cold weight says so; until then as long as its species usually does. */
+function carcassOf({ carcass }: Animal, targetDays: number, hung: number | undefined): CarcassFacts {
+  return { ...carcass, condition: { daysHung: hung ?? targetDays, ...carcass.condition } };
+}
+
+function daysToCold({ zone }: Shop, { killDate }: Animal, sides: readonly HungSide[]): number | undefined {
+  const weighed = sides.flatMap(({ cold }) => (cold ? [cold.at] : []));
+  if (weighed.length < sides.length || weighed.length === 0) return undefined;
+  const last = weighed.sort().at(-1)!;
+  return Math.max(0, daysBetween(killDate, dayIn(zone, new Date(last))));
+}
+
+/** What the accounts of each share hold: its own, its cures' and its packages'. */
+async function heldByShare(
+  db: Database,
+  shareIds: readonly ShareId[],
+  weighings: ReadonlyMap<ShareId, readonly Weighing[]>,
+): Promise<ReadonlyMap<ShareId, readonly Posting[]>> {
+  const shareOfOwner = new Map<string, ShareId>();
+  for (const shareId of shareIds) {
+    shareOfOwner.set(shareId, shareId);
+    for (const each of weighings.get(shareId) ?? []) {
+      shareOfOwner.set(each.id, shareId);
+      if (each.lineKey !== '') shareOfOwner.set(cureAccount(shareId, each.lineKey).owner, shareId);
+    }
+  }
+  const postings = await balancesOf(db, [...shareOfOwner.keys()]);
+  return group(postings, (posting) => shareOfOwner.get(posting.owner)!);
+}

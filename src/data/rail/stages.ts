@@ -1,0 +1,107 @@
+import type { ShareId } from '@/core/order/animal';
+import type { Stage } from '@/core/order/stage';
+import type { StageRow } from '@/core/order/stageRow';
+import type { Database } from '../database';
+
+const YES_OR_NO = ['hasSheet', 'hasNote', 'onBlock', 'inCure'] as const;
+
+type Stored = Omit<StageRow, (typeof YES_OR_NO)[number]> & Record<(typeof YES_OR_NO)[number], number>;
+
+function fromStored(row: Stored): StageRow {
+  const flags = Object.fromEntries(YES_OR_NO.map((name) => [name, row[name] === 1]));
+  return { ...row, ...(flags as Record<(typeof YES_OR_NO)[number], boolean>) };
+}
+
+/** Writes where a share stands now, in place of where it stood. Words are indexed anew only when they change. */
+export async function writeStage(db: Database, row: StageRow): Promise<void> {
+  const { number, words } = row;
+  const known = await db('shareStages').where({ number }).first('words');
+  await db('shareStages').insert(row).onConflict('number').merge();
+  if (known?.words === words) return;
+  if (known) await db('stageWords').where({ rowid: number }).delete();
+  await db('stageWords').insert({ rowid: number, words });
+}
+
+export async function stageRowsOf(db: Database, shareIds: readonly ShareId[]): Promise<StageRow[]> {
+  return (
+    await db('shareStages')
+      .whereIn('shareId', [...shareIds])
+      .orderBy('number')
+  ).map(fromStored);
+}
+
+export async function allStageRows(db: Database): Promise<StageRow[]> {
+  return (await db('shareStages').orderBy('number')).map(fromStored);
+}
+
+/** How many shares wait at each stage; what has gone home is not counted. */
+export async function stageCounts(db: Database): Promise<ReadonlyMap<Stage, number>> {
+  const rows: { stage: Stage; shares: number }[] = await db('shareStages')
+    .whereNot({ stage: 'gone' })
+    .groupBy('stage')
+    .select('stage')
+    .count({ shares: '*' });
+  return new Map(rows.map((row) => [row.stage, Number(row.shares)]));
+}
+
+export type Page = { readonly offset: number; readonly limit: number };
+
+/** The shares at a stage: those that wait longest first, those gone home latest first. */
+export async function sharesAt(db: Database, stage: StageRow['stage'], page: Page): Promise<StageRow[]> {
+  const order = stage === 'gone' ? 'desc' : 'asc';
+  const rows = await db('shareStages')
+    .where({ stage })
+    .orderBy([
+      { column: 'since', order },
+      { column: 'number', order },
+    ])
+    .offset(page.offset)
+    .limit(page.limit);
+  return rows.map(fromStored);
+}
+
+/** The shares that are still in the shop, at any of these stages. */
+export async function liveShares(db: Database, stages: readonly Stage[]): Promise<ShareId[]> {
+  const rows: { shareId: ShareId }[] = await db('shareStages')
+    .whereIn('stage', [...stages])
+    .orderBy('number')
+    .select('shareId');
+  return rows.map((row) => row.shareId);
+}
+
+/** Whether an animal with this tag is still in the shop. */
+export async function isTagInShop(db: Database, tag: string): Promise<boolean> {
+  return (await db('shareStages').where({ tag }).whereNot({ stage: 'gone' }).first('number')) !== undefined;
+}
+
+/** Of a word that half the shop carries, the newest are looked at. */
+const MOST_MATCHES = 200;
+
+/**
+ * Shares found by the beginnings of words: names, tag, farm, order number, ends of telephone numbers. What is still
+ * in the shop comes first, then the newest.
+ */
+export async function findShares(db: Database, said: string, limit: number): Promise<StageRow[]> {
+  const words = said.split(/\s+/).flatMap((word) => {
+    const plain = word.replace(/[^\p{L}\p{N}]+/gu, ' ').trim();
+    return plain === '' ? [] : [`"${plain}" *`];
+  });
+  if (words.length === 0) return [];
+  const found = db('stageWords')
+    .whereRaw('stageWords MATCH ?', [words.join(' AND ')])
+    .orderBy('rowid', 'desc')
+    .limit(MOST_MATCHES)
+    .select('rowid');
+  const rows = await db('shareStages')
+    .whereIn('number', found)
+    .orderByRaw("stage = 'gone', number DESC")
+    .limit(limit);
+  return rows.map(fromStored);
+}
+
+/** How many shares there are, and of how many it is written where they stand. */
+export async function countRows(db: Database): Promise<{ shares: number; staged: number }> {
+  const [shares] = await db('shares').count({ all: '*' });
+  const [staged] = await db('shareStages').count({ all: '*' });
+  return { shares: Number(shares!.all), staged: Number(staged!.all) };
+}

@@ -1,0 +1,105 @@
+import type { AnimalId } from '@/core/order/animal';
+import type { Database } from '../database';
+
+/** Marks animals as made up, with everything that hangs on them. */
+export async function markAsSample(db: Database, animalIds: readonly AnimalId[]): Promise<void> {
+  await db('animals')
+    .whereIn('id', [...animalIds])
+    .update({ sample: true });
+}
+
+/** What hangs on a share by its id, in an order in which nothing refers to what is gone already. */
+const TABLES_OF_A_SHARE = [
+  'weighings',
+  'lineNotes',
+  'calls',
+  'sheets',
+  'sheetDrafts',
+  'plans',
+  'blockStarts',
+  'closings',
+  'payments',
+  'pickUps',
+  'shareStages',
+] as const;
+
+/**
+ * Takes sample animals out again, and nothing else: the one thing that ever removes what was written. Their weight
+ * transactions go whole, so the ledger stays in balance; the triggers that forbid removing are put back before anything
+ * is kept.
+ *
+ * @returns how many animals
+ * @throws Error when anything would be left hanging or out of balance; nothing is changed then
+ */
+export async function removeSample(db: Database): Promise<number> {
+  return db.transaction(async (trx) => {
+    await trx.raw('PRAGMA defer_foreign_keys = ON');
+    const guards: { name: string; sql: string }[] = await trx('sqlite_master')
+      .where({ type: 'trigger' })
+      .andWhere('name', 'like', '%_no_delete')
+      .select('name', 'sql');
+    for (const { name } of guards) await trx.raw(`DROP TRIGGER ${name}`);
+    const animals = await removeRows(trx);
+    for (const { sql } of guards) await trx.raw(sql);
+    await checkWhole(trx);
+    return animals;
+  });
+}
+
+async function removeRows(trx: Database): Promise<number> {
+  const animals = trx('animals').where({ sample: true }).select('id');
+  const shares = trx('shares').whereIn('animalId', animals).select('id');
+  const sides = trx('sides').whereIn('animalId', animals).select('id');
+  const weighings = trx('weighings').whereIn('shareId', shares).select('id');
+  await removeLedger(trx, [
+    ...(await trx('shares').whereIn('animalId', animals).pluck('id')),
+    ...(await trx('sides').whereIn('animalId', animals).pluck('id')),
+    ...(await trx('weighings').whereIn('shareId', shares).pluck('id')),
+  ]);
+  await trx('stageWords').whereIn('rowid', trx('shares').whereIn('id', shares).select('number')).delete();
+  for (const table of ['labelJobs', 'weighingVoids'])
+    await trx(table).whereIn('weighingId', weighings).delete();
+  for (const table of TABLES_OF_A_SHARE) await trx(table).whereIn('shareId', shares).delete();
+  await trx('sideWeights').whereIn('sideId', sides).delete();
+  await trx('sides').whereIn('animalId', animals).delete();
+  await trx('shares').whereIn('animalId', animals).delete();
+  const removed = await trx('animals').where({ sample: true }).delete();
+  await removeStrangers(trx);
+  return removed;
+}
+
+/** The transactions of these owners, a cure's account included: `share/line` is of its share. */
+async function removeLedger(trx: Database, owners: readonly string[]): Promise<void> {
+  const known = new Set(owners);
+  const all: { transactionId: string; owner: string }[] = await trx('ledgerPostings').select(
+    'transactionId',
+    'owner',
+  );
+  const ids = new Set(
+    all.filter(({ owner }) => known.has(owner.split('/')[0]!)).map(({ transactionId }) => transactionId),
+  );
+  for (const transactionId of ids) {
+    await trx('ledgerPostings').where({ transactionId }).delete();
+    await trx('ledgerTransactions').where({ id: transactionId }).delete();
+  }
+}
+
+/** People whom nothing refers to any more. */
+async function removeStrangers(trx: Database): Promise<void> {
+  await trx('people')
+    .whereNotIn('id', trx('animals').select('farmId'))
+    .whereNotIn('id', trx('shares').select('ownerId'))
+    .whereNotIn('id', trx('shares').select('payerId'))
+    .whereNotIn('id', trx('shares').select('contactId'))
+    .delete();
+}
+
+async function checkWhole(trx: Database): Promise<void> {
+  const hanging: unknown[] = await trx.raw('PRAGMA foreign_key_check');
+  const [sum] = await trx('ledgerPostings').sum({ all: 'weight' });
+  if (hanging.length > 0 || Number(sum!.all ?? 0) !== 0) {
+    throw new Error(
+      'The sample cannot be taken out without hurting the shop’s own data; nothing was changed.',
+    );
+  }
+}

@@ -1,0 +1,1 @@
+export { closingsOf, paymentsOf, pickUpsOf, writeClosing, writePayment, writePickUp } from './settlement';

@@ -1,0 +1,40 @@
+import type { ShareId } from '@/core/order/animal';
+import type { Closing, Payment, PickUp } from '@/core/order/settlement';
+import type { Database } from '../database';
+
+export async function closingsOf(
+  db: Database,
+  shareIds: readonly ShareId[],
+): Promise<ReadonlyMap<ShareId, Closing>> {
+  const rows: (Omit<Closing, 'bill'> & { bill: string })[] = await db('closings').whereIn('shareId', [
+    ...shareIds,
+  ]);
+  return new Map(rows.map((row) => [row.shareId, { ...row, bill: JSON.parse(row.bill) }]));
+}
+
+export async function writeClosing(db: Database, closing: Closing): Promise<void> {
+  await db('closings').insert({ ...closing, bill: JSON.stringify(closing.bill) });
+}
+
+/** The payments of these shares, in the order they were taken. */
+export async function paymentsOf(db: Database, shareIds: readonly ShareId[]): Promise<Payment[]> {
+  return db('payments')
+    .whereIn('shareId', [...shareIds])
+    .orderBy('rowid');
+}
+
+export async function writePayment(db: Database, payment: Payment): Promise<void> {
+  await db('payments').insert(payment);
+}
+
+export async function pickUpsOf(
+  db: Database,
+  shareIds: readonly ShareId[],
+): Promise<ReadonlyMap<ShareId, PickUp>> {
+  const rows: PickUp[] = await db('pickUps').whereIn('shareId', [...shareIds]);
+  return new Map(rows.map((row) => [row.shareId, row]));
+}
+
+export async function writePickUp(db: Database, pickUp: PickUp): Promise<void> {
+  await db('pickUps').insert(pickUp);
+}

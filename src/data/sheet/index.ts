@@ -1,0 +1,2 @@
+export { callsOfShare, writeCall } from './calls';
+export { keepDraft, sheetsInForce, writeDraft, writeSheetVersion } from './sheets';

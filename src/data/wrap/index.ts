@@ -1,0 +1,24 @@
+export {
+  labelBacklog,
+  labelJob,
+  labelJobsOf,
+  markPrinted,
+  nextWaitingJob,
+  noteFailure,
+  printedOfShare,
+  writeLabelJob,
+  type LabelJob,
+  type WaitingJob,
+} from './labels';
+export {
+  isVoided,
+  lineNotesOfShares,
+  nextSerial,
+  voidsOfShare,
+  weighingById,
+  weighingOfLoad,
+  weighingsOfShares,
+  writeLineNote,
+  writeVoid,
+  writeWeighing,
+} from './weighings';

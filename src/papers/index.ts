@@ -1,0 +1,2 @@
+export { drawLabel } from './label';
+export { statementPdf } from './statement';

@@ -1,0 +1,68 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import { postToBlock } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import type { ShareFile } from '@/core/order/shareFile';
+import { estimateOf, isChilling, netOf, planOf } from '@/core/order/standing';
+import { success } from '@/core/quantity/result';
+import { instant } from '@/core/time/shopTime';
+import { writeBlockStart, writePlan } from '@/data/block';
+import { writeTransaction } from '@/data/ledger';
+import { roleOf } from '../house/actor';
+import { clientId, id, words } from '../house/fields';
+import { refuse, type Refusal } from '../house/reasons';
+import { fileOf } from '../house/shareView';
+import { defineUseCase, type House } from '../house/useCase';
+
+type Input = { clientId: string; shareId: ShareId; reason: string };
+
+/** Takes a share to the block: the ledger moves its sides, and what is to be made of it is frozen as it stands. */
+export const startBlock = defineUseCase<Input, { shareId: ShareId }>({
+  name: 'startBlock',
+  roles: ['owner', 'counter', 'cutter', 'wrapper'],
+  writes: true,
+  input: Joi.object({ clientId, shareId: id, reason: words(200).allow('').default('') }),
+  subject: (input) => input.shareId,
+  run: async (house, { shareId, reason }) => {
+    const found = await fileOf(house, shareId);
+    if (!found.ok) return found;
+    const file = found.value;
+    if (file.start) return success({ shareId });
+    const refused = notReady(file) ?? needsReason(house, file, reason);
+    if (refused) return refused;
+    const by = { at: instant(house.now), actorId: house.actor.id };
+    for (const { side, cold } of file.sides) {
+      const entry = { id: randomUUID(), kind: 'to-block', ...by };
+      await writeTransaction(house.db, entry, postToBlock(side.id, shareId, netOf(cold!)));
+    }
+    const estimate = estimateOf(file);
+    await writeBlockStart(house.db, { shareId, sheetVersion: file.sheet!.version, estimate, reason, ...by });
+    await writePlan(house.db, shareId, planOf(file));
+    house.touch(shareId);
+    return success({ shareId });
+  },
+});
+
+function notReady({ sheet, sides }: ShareFile): Refusal | undefined {
+  if (!sheet?.approved) {
+    return refuse('not-approved', 'The sheet is not approved yet. Finish it first; nothing was cut.');
+  }
+  if (sides.some((side) => !side.cold)) {
+    return refuse('no-cold-weight', 'Weigh the cold side first; the balance starts from it.');
+  }
+  return undefined;
+}
+
+/** It cannot be undone: owner and cutter start it, others say why; warm meat only with a reason, whoever it is. */
+function needsReason(house: House, file: ShareFile, reason: string): Refusal | undefined {
+  if (reason !== '') return undefined;
+  if (isChilling(file, house.now)) {
+    const message =
+      'Still chilling: the heat may not be out of the bone. Wait, or write why it is cut today.';
+    return refuse('still-chilling', message, 'reason');
+  }
+  if (['owner', 'cutter'].includes(roleOf(house.actor))) return undefined;
+  const message =
+    'The cutter or the owner takes a share to the block. Write why you do; it cannot be undone.';
+  return refuse('needs-a-reason', message, 'reason');
+}

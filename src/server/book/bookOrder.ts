@@ -1,0 +1,151 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import { listInForce } from '@/core/charges/priceList';
+import type { Animal, AnimalId, Share, ShareId, Side, SideId, SidePosition } from '@/core/order/animal';
+import { documentWeight, readSheet, type OrderDocument, type ShareDocument } from '@/core/order/document';
+import { readOrder, situationOf, type ReadingShop } from '@/core/order/readOrder';
+import type { SharePart } from '@/core/shares/parts';
+import { cents } from '@/core/quantity/money';
+import { success } from '@/core/quantity/result';
+import type { Shop } from '@/core/shop/shop';
+import { dayIn, instant, type Day } from '@/core/time/shopTime';
+import { nextOrderNumber, writeAnimal, writeShare, writeSide } from '@/data/book';
+import { isTagInShop } from '@/data/rail';
+import { readHouseRules, readPriceLists, readShop } from '@/data/setUp';
+import { writeSheetVersion } from '@/data/sheet';
+import { writeTicket } from '../hang/writeTicket';
+import { clientId } from '../house/fields';
+import { refuse, type Refusal } from '../house/reasons';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
+import { personOf } from './people';
+
+type Input = { clientId: string; document: unknown };
+
+/** Where an order is read and written: the shop, and what can be cut there. */
+type Place = { readonly shop: Shop; readonly reading: ReadingShop };
+
+/** Books an animal with its shares, from the booking form or an open order file: all of it or nothing. */
+export const bookOrder = defineUseCase<Input, { animalId: AnimalId }>({
+  name: 'bookOrder',
+  roles: OFFICE,
+  writes: true,
+  // The order itself is read below, so that a refusal names fields as the file has them.
+  input: Joi.object({ clientId, document: Joi.any().required() }),
+  subject: (input) => (input.document as OrderDocument).animal.tag,
+  run: async (house, { document }) => {
+    const shop = await readShop(house.db);
+    const { tools } = await readHouseRules(house.db);
+    const place = { shop, reading: { unit: shop.unit, tools, catalogue: house.catalogue } };
+    const read = readOrder(document, place.reading);
+    if (!read.ok) return read;
+    const refused = await whyRefused(house, shop, read.value);
+    return refused ?? success({ animalId: await writeOrder(house, place, read.value) });
+  },
+});
+
+async function whyRefused(
+  house: House,
+  shop: Shop,
+  { animal, shares }: OrderDocument,
+): Promise<Refusal | undefined> {
+  if (await isTagInShop(house.db, animal.tag)) {
+    const message = `Tag ${animal.tag} is on the rail already. Check the tag, or add a letter.`;
+    return refuse('tag-taken', message, 'animal.tag');
+  }
+  if (shares.some(({ part, sharePct = 100 }) => !isBooked(part) || sharePct < 100)) {
+    const message =
+      'The rail takes whole animals and sides so far. Quarters and shares by percent: fractum forecast, fractum split.';
+    return refuse('not-on-the-rail', message, 'shares');
+  }
+  if (animal.inspection === 'inspected' && !shop.establishment) {
+    const message = 'This shop has no establishment number, so it cannot take an inspected animal.';
+    return refuse('no-establishment', message, 'animal.inspection');
+  }
+  if (!listInForce(await readPriceLists(house.db), dayIn(shop.zone, house.now))) {
+    return refuse('no-prices', 'No price list is in force. Load one first: npm run prices -- FILE.');
+  }
+  return undefined;
+}
+
+/** The parts of an animal that the rail keeps as shares. */
+function isBooked(part: SharePart): part is Share['part'] {
+  return part === 'whole' || part === 'left' || part === 'right';
+}
+
+async function writeOrder(house: House, place: Place, document: OrderDocument): Promise<AnimalId> {
+  const list = listInForce(await readPriceLists(house.db), dayIn(place.shop.zone, house.now))!;
+  const animal: Animal = {
+    id: randomUUID() as AnimalId,
+    tag: document.animal.tag,
+    species: document.animal.species,
+    sex: document.animal.sex ?? null,
+    killDate: document.animal.killDate as Day,
+    inspection: document.animal.inspection,
+    addOns: document.animal.addOns ?? [],
+    carcass: document.animal.carcass ?? {},
+    farm: await personOf(house, document.farm),
+    priceListId: list.id,
+    bookedAt: instant(house.now),
+    sample: false,
+  };
+  await writeAnimal(house.db, animal);
+  for (const position of ['left', 'right'] as const) {
+    const side: Side = { id: randomUUID() as SideId, animalId: animal.id, position };
+    await writeSide(house.db, side);
+    await writeTickets(house, place, document, side);
+  }
+  for (const [at, share] of document.shares.entries()) {
+    if (isBooked(share.part)) await writeShareOf(house, place, document, { animal, at, share });
+  }
+  return animal.id;
+}
+
+type Booking = { readonly animal: Animal; readonly at: number; readonly share: ShareDocument };
+
+async function writeShareOf(
+  house: House,
+  { reading }: Place,
+  document: OrderDocument,
+  { animal, at, share }: Booking,
+): Promise<void> {
+  const owner = await personOf(house, share.owner);
+  const written: Share = {
+    id: randomUUID() as ShareId,
+    number: await nextOrderNumber(house.db),
+    animalId: animal.id,
+    position: at,
+    part: share.part as Share['part'],
+    owner,
+    payer: share.payer ? await personOf(house, share.payer) : owner,
+    contact: share.contact ? await personOf(house, share.contact) : owner,
+    deposit: cents(Math.round((share.deposit ?? 0) * 100)),
+  };
+  await writeShare(house.db, written);
+  house.touch(written.id);
+  if (!share.sheet) return;
+  const { sheet } = readSheet(share.sheet, situationOf(reading, document, share.part), document.unit);
+  await writeSheetVersion(house.db, {
+    shareId: written.id,
+    version: 1,
+    sheet,
+    approved: false,
+    overrideReason: null,
+    at: instant(house.now),
+    actorId: house.actor.id,
+  });
+}
+
+async function writeTickets(
+  house: House,
+  { shop }: Place,
+  document: OrderDocument,
+  side: { id: SideId; position: SidePosition },
+): Promise<void> {
+  const weights = document.weights?.[side.position];
+  for (const kind of ['hot', 'cold'] as const) {
+    const said = weights?.[kind];
+    if (said === undefined) continue;
+    const gross = documentWeight(said, document.unit, shop.unit);
+    await writeTicket(house, { clientId: randomUUID(), sideId: side.id, kind, gross, tare: 0, remark: '' });
+  }
+}

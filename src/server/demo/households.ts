@@ -1,0 +1,57 @@
+const FIRST = [
+  'Ottilie',
+  'Corwin',
+  'Hesper',
+  'Marit',
+  'Jory',
+  'Anneke',
+  'Tamsin',
+  'Ivo',
+  'Sunniva',
+  'Perran',
+  'Elspeth',
+  'Bramwell',
+  'Ysolde',
+  'Gwenna',
+  'Aldous',
+  'Rowena',
+  'Isbel',
+  'Torquil',
+  'Morwenna',
+  'Piran',
+  'Sorrel',
+  'Edda',
+  'Lowrie',
+  'Merryn',
+];
+const LAST = [
+  'Thrale',
+  'Askew',
+  'Lundy',
+  'Fallowell',
+  'Penrake',
+  'Storrow',
+  'Reddling',
+  'Garthen',
+  'Holtby',
+  'Vaney',
+  'Quillan',
+  'Coyne',
+  'Marrick',
+  'Sarnow',
+  'Finchley',
+  'Tarrow',
+  'Drewett',
+  'Olding',
+  'Pasco',
+  'Wrathall',
+];
+
+/** Households that buy shares year after year; every name is invented. */
+export const HOUSEHOLDS: readonly { readonly name: string; readonly phone: string }[] = FIRST.flatMap(
+  (first, i) =>
+    LAST.filter((_, j) => (i + j) % 3 === 0).map((last, k) => ({
+      name: `${first} ${last}`,
+      phone: `555 0${2000 + i * 20 + k}`,
+    })),
+);

@@ -1,0 +1,130 @@
+import Joi from 'joi';
+import { group } from 'd3-array';
+import { daysHung, isChilling, netOf } from '@/core/order/standing';
+import { shareName } from '@/core/order/naming';
+import type { HungSide, ShareFile } from '@/core/order/shareFile';
+import type { SideId } from '@/core/order/animal';
+import { expectedCold, shrinkPct, shrinkWorking } from '@/core/hang/shrink';
+import { success } from '@/core/quantity/result';
+import type { Weight, WeighingUnit } from '@/core/quantity/weight';
+import { dayIn, daysBetween } from '@/core/time/shopTime';
+import type { Working } from '@/core/working/working';
+import { liveShares, readShareFiles, sidesWithoutShare } from '@/data/rail';
+import { readShop } from '@/data/setUp';
+import { defineUseCase, STAFF } from '../house/useCase';
+
+export type SideOnRail = {
+  readonly sideId: SideId;
+  readonly position: 'left' | 'right';
+  /** Nobody has bought it: it is the farm's. */
+  readonly unsold: boolean;
+  readonly hot: Weight | null;
+  readonly hotTare: Weight;
+  readonly cold: Weight | null;
+  readonly expectedCold: Weight | null;
+  readonly shrink: Weight | null;
+  readonly shrinkPct: number | null;
+  readonly expectedShrinkPct: number | null;
+};
+
+export type AnimalOnRail = {
+  readonly animalId: string;
+  readonly tag: string;
+  readonly species: string;
+  readonly farm: string;
+  readonly shares: string;
+  /** Parts left on and weighed in, as the booking form names them. */
+  readonly weighedIn: readonly string[];
+  readonly killDate: string;
+  readonly days: number;
+  readonly targetDays: number;
+  readonly longestDays: number;
+  /** The heat may not be out of the bone yet: not to the block. */
+  readonly chilling: boolean;
+  readonly sides: readonly SideOnRail[];
+  readonly working: Working;
+};
+
+export type HangBoard = {
+  readonly unit: WeighingUnit;
+  /** What to mind with the species that hang here. */
+  readonly cautions: readonly string[];
+  readonly animals: readonly AnimalOnRail[];
+};
+
+/** What hangs, side by side, with its shrink beside the shrink to expect. */
+export const hangView = defineUseCase<Record<string, never>, HangBoard>({
+  name: 'hangView',
+  roles: STAFF,
+  writes: false,
+  input: Joi.object({}),
+  run: async ({ db, catalogue, now }) => {
+    const { unit } = await readShop(db);
+    const shareIds = await liveShares(db, ['book', 'hang', 'sheet', 'wrap']);
+    const files = (await readShareFiles(db, catalogue, shareIds)).filter((file) => !file.start);
+    const unsold = await sidesWithoutShare(
+      db,
+      files.map((file) => file.animal.id),
+    );
+    const animals = [...group(files, (file) => file.animal.id).values()].map((own) =>
+      animalOnRail(own, unsold.get(own[0]!.animal.id) ?? [], now),
+    );
+    const hanging = new Set(files.map((file) => file.situation.species));
+    const cautions = [...hanging].flatMap((species) =>
+      species.cautions.filter((each) => each.where === 'hang').map((each) => each.text),
+    );
+    return success({ unit, cautions: [...new Set(cautions)], animals });
+  },
+});
+
+function animalOnRail(files: readonly ShareFile[], unsold: readonly HungSide[], now: Date): AnimalOnRail {
+  const [file] = files as [ShareFile];
+  const { species } = file.situation;
+  const days = daysHung(file, now);
+  const sides = [
+    ...files.flatMap((each) => each.sides.map((side) => sideOnRail(each, side, now))),
+    ...unsold.map((side) => ({ ...sideOnRail(file, side, now), unsold: true })),
+  ];
+  return {
+    animalId: file.animal.id,
+    tag: file.animal.tag,
+    species: species.name,
+    farm: file.animal.farm.name,
+    shares: files.map(shareName).join(' · '),
+    weighedIn: species.atlas.addOns
+      .filter((addOn) => file.animal.addOns.includes(addOn.atom.id))
+      .map((addOn) => addOn.label),
+    killDate: file.animal.killDate,
+    days,
+    targetDays: species.hang.targetDays,
+    longestDays: species.hang.longestDays,
+    chilling: files.some((each) => each.sides.some(({ hot }) => hot) && isChilling(each, now)),
+    sides: sides.sort((a, b) => (a.position < b.position ? -1 : 1)),
+    working: shrinkWorking(species.shrink[0]!, days),
+  };
+}
+
+function sideOnRail(
+  { situation, shop, animal }: ShareFile,
+  { side, hot, cold }: HungSide,
+  now: Date,
+): SideOnRail {
+  const curve = situation.species.shrink[0]!;
+  const until = cold ? new Date(cold.at) : now;
+  const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, until)));
+  const hotNet = hot ? netOf(hot) : null;
+  const coldNet = cold ? netOf(cold) : null;
+  const expected = hotNet === null ? null : expectedCold(curve, hotNet, days);
+  return {
+    sideId: side.id,
+    position: side.position,
+    unsold: false,
+    hot: hotNet,
+    hotTare: hot?.tare ?? (0 as Weight),
+    cold: coldNet,
+    expectedCold: expected,
+    shrink: hotNet !== null && coldNet !== null ? ((hotNet - coldNet) as Weight) : null,
+    shrinkPct: hotNet !== null && coldNet !== null ? shrinkPct(hotNet, coldNet) : null,
+    expectedShrinkPct: hotNet !== null && expected !== null ? shrinkPct(hotNet, expected) : null,
+  };
+}

@@ -1,0 +1,142 @@
+import Joi from 'joi';
+import { speciesIn } from '@/core/catalogue/catalogue';
+import type { Side, SideId } from '@/core/order/animal';
+import { netOf } from '@/core/order/standing';
+import type { SideWeight } from '@/core/order/work';
+import { success } from '@/core/quantity/result';
+import { convertUnits, formatWeight, inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import type { Species } from '@/core/species/types';
+import { startsOf } from '@/data/block';
+import { bookedWith, sideById } from '@/data/book';
+import { ticketsOfSides } from '@/data/hang';
+import { readShop } from '@/data/setUp';
+import { isOwner } from '../house/actor';
+import { clientId, id, sure, thousandths, words } from '../house/fields';
+import { refuse, type Refusal } from '../house/reasons';
+import { defineUseCase, type House } from '../house/useCase';
+import { writeTicket, type Ticket } from './writeTicket';
+
+type Input = Omit<Ticket, 'remark'> & {
+  /** Why an earlier ticket is corrected. */
+  readonly reason: string;
+  readonly sure: boolean;
+};
+
+/** Writes a hot or cold ticket of a side. A later ticket of the same kind corrects the earlier one, and says why. */
+export const weighSide = defineUseCase<Input, { sideId: SideId }>({
+  name: 'weighSide',
+  roles: ['owner', 'counter', 'cutter'],
+  writes: true,
+  input: Joi.object({
+    clientId,
+    sideId: id,
+    kind: Joi.valid('hot', 'cold').required(),
+    gross: thousandths.positive().required(),
+    tare: thousandths.required(),
+    reason: words(200).allow('').default(''),
+    sure,
+  }),
+  subject: (input) => `${input.kind} ${input.sideId}`,
+  run: async (house, input) => {
+    const side = await sideById(house.db, input.sideId);
+    if (!side) return refuse('not-found', 'There is no such side on the rail.');
+    const booked = await bookedWith(house.db, [side.animalId]);
+    const holder = booked.shares.find((each) => each.part === 'whole' || each.part === side.position);
+    if (holder && (await startsOf(house.db, [holder.id])).size > 0) {
+      return refuse('on-the-block', 'This side has gone to the block; its rail weight stands.');
+    }
+    const { unit } = await readShop(house.db);
+    const species = speciesIn(house.catalogue, booked.animals.get(side.animalId)!.species);
+    const odd = oddity(input, species, unit);
+    const tickets = await ticketsOfSides(house.db, [side.id]);
+    const refused =
+      tareProblem(input) ??
+      againstOther(input, tickets, unit) ??
+      correctionProblem(house, input, tickets) ??
+      (odd && (odd.impossible || !input.sure) ? odd.refusal : undefined);
+    if (refused) return refused;
+    const remark = [input.reason, odd?.refusal.message ?? ''].filter((said) => said !== '').join(' ');
+    await writeTicket(house, { ...input, remark });
+    touchHolders(house, booked.shares, side);
+    return success({ sideId: side.id });
+  },
+});
+
+function touchHolders(
+  house: House,
+  shares: Awaited<ReturnType<typeof bookedWith>>['shares'],
+  side: Side,
+): void {
+  for (const share of shares) {
+    if (share.part === 'whole' || share.part === side.position) house.touch(share.id);
+  }
+}
+
+function tareProblem({ gross, tare }: Input): Refusal | undefined {
+  if (tare < gross) return undefined;
+  return refuse('tare-too-big', 'The tare is as heavy as the weight. Check hook and trolley.', 'tare');
+}
+
+function correctionProblem(house: House, ticket: Input, tickets: readonly SideWeight[]): Refusal | undefined {
+  const corrects = tickets.some((each) => each.kind === ticket.kind);
+  if (corrects && ticket.reason === '' && !isOwner(house.actor)) {
+    return refuse(
+      'needs-a-reason',
+      'This side has its weight. Say why it is corrected, or ask the owner.',
+      'reason',
+    );
+  }
+  return undefined;
+}
+
+function againstOther(
+  ticket: Input,
+  tickets: readonly SideWeight[],
+  unit: WeighingUnit,
+): Refusal | undefined {
+  const netNow = (kind: SideWeight['kind']) => {
+    if (kind === ticket.kind) return (ticket.gross - ticket.tare) as Weight;
+    const latest = tickets.findLast((each) => each.kind === kind);
+    return latest && netOf(latest);
+  };
+  const [hot, cold] = [netNow('hot'), netNow('cold')];
+  if (hot === undefined) {
+    return refuse(
+      'no-hot-weight',
+      'Write the hot weight first; the cold weight is measured against it.',
+      'gross',
+    );
+  }
+  if (cold === undefined || cold <= hot) return undefined;
+  const [saysCold, saysHot] = [cold, hot].map((w) => `${formatWeight(w)} ${unit}`);
+  return refuse(
+    'heavier-than-hot',
+    `Cold ${saysCold} is more than hot ${saysHot}. Check tag and tare.`,
+    'gross',
+  );
+}
+
+/** Of the reference side of the species: beyond the first pair somebody says yes twice, beyond the second nobody can. */
+const ODD = { least: 0.5, most: 1.8 } as const;
+const IMPOSSIBLE = { least: 0.12, most: 4 } as const;
+
+function oddity(
+  { gross, tare }: Input,
+  { atlas, name, sideWord }: Species,
+  unit: WeighingUnit,
+): { refusal: Refusal; impossible: boolean } | undefined {
+  const net = (gross - tare) as Weight;
+  const times = convertUnits(inUnits(net), unit, 'lb') / atlas.reference.sideLb;
+  if (times >= ODD.least && times <= ODD.most) return undefined;
+  const usual = convertUnits(atlas.reference.sideLb, 'lb', unit).toFixed(0);
+  const says = `${formatWeight(net)} ${unit} for a ${sideWord}, where ${usual} ${unit} is usual.`;
+  const impossible = times < IMPOSSIBLE.least || times > IMPOSSIBLE.most;
+  const refusal = impossible
+    ? refuse(
+        'not-that-animal',
+        `${says} No ${name.toLowerCase()} weighs that; check tag, tare and decimal point.`,
+        'gross',
+      )
+    : refuse('unusual', says, 'gross');
+  return { refusal, impossible };
+}

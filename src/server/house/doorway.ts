@@ -1,0 +1,211 @@
+import { createHash, randomUUID } from 'node:crypto';
+import type { ShareId } from '@/core/order/animal';
+import type { ShareFile } from '@/core/order/shareFile';
+import { success, type Result } from '@/core/quantity/result';
+import { checkShape } from '@/core/shape/checkShape';
+import type { Database } from '@/data/database';
+import { answerTo, writeAnswer, writeAudit } from '@/data/people';
+import { shareAlone } from '@/data/rail';
+import { restage } from '../rail/restage';
+import { roleOf, type Actor } from './actor';
+import { log } from './log';
+import { refuse, type Reason, type Refusal } from './reasons';
+import { usualSurroundings, type Surroundings } from './surroundings';
+import type { House, UseCase } from './useCase';
+
+/** Carries a refusal out of a transaction so that it is rolled back. */
+class Refused extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(refusal.message);
+  }
+}
+
+/**
+ * The one way in: who it is and whether they may, whether the input has the right shape, the use case itself in one
+ * transaction, the stage of every share it touched, an audit line, and the answer kept by the id it was asked with.
+ * What was done is published once it is safe. Every handler, action and page goes through here.
+ *
+ * @param actor - undefined when nobody is signed in
+ */
+export async function passDoorway<Input, Output>(
+  asked: UseCase<Input, Output>,
+  raw: unknown,
+  actor: Actor | undefined,
+  around: Surroundings = usualSurroundings(),
+): Promise<Result<Output, Reason>> {
+  if (!actor) {
+    log().info({ action: asked.name, outcome: 'not-signed-in' }, 'refused');
+    return refuse('not-signed-in', 'You are not signed in. Sign in and try again; nothing was changed.');
+  }
+  const result = await admit(asked, raw, actor, around);
+  if (!result.ok && asked.writes && !asked.isDraft) {
+    await audit(around.db, {
+      asked: asked.name,
+      actor,
+      at: around.now,
+      outcome: result.reason,
+      subject: null,
+    });
+  }
+  return result;
+}
+
+async function admit<Input, Output>(
+  asked: UseCase<Input, Output>,
+  raw: unknown,
+  actor: Actor,
+  around: Surroundings,
+): Promise<Result<Output, Reason>> {
+  if (!isOpenTo(asked, actor)) {
+    return refuse('not-allowed', `This is not for the ${roleOf(actor)}. Ask ${asked.roles.join(' or ')}.`);
+  }
+  const checked = checkShape(asked.input.required(), raw);
+  if (!checked.ok) return checked;
+  try {
+    return await perform(asked, checked.value, actor, around);
+  } catch (error) {
+    if (error instanceof Refused) return error.refusal;
+    const reference = randomUUID().slice(0, 8);
+    log().error({ reference, action: asked.name, actor: actor.id, error }, 'use case failed');
+    const message = `Something went wrong on our side and nothing was changed. Try again; if it stays, say ${reference}.`;
+    return refuse('unexpected', message);
+  }
+}
+
+/** Whether a kind of actor may ask this at all. */
+export function isOpenTo(
+  { roles, others = [] }: Pick<UseCase<never, unknown>, 'roles' | 'others'>,
+  actor: Actor,
+): boolean {
+  return actor.kind === 'staff' ? roles.includes(actor.role) : others.includes(actor.kind);
+}
+
+async function perform<Input, Output>(
+  asked: UseCase<Input, Output>,
+  input: Input,
+  actor: Actor,
+  around: Surroundings,
+): Promise<Result<Output, Reason>> {
+  const { events, ...place } = around;
+  const touched = new Map<ShareId, ShareFile | undefined>();
+  const touch: House['touch'] = (shareId, file) => touched.set(shareId, file);
+  const house = (db: Database): House => ({ ...place, db, actor, touch });
+  if (!asked.writes) {
+    return inTransaction(around, async (db) => {
+      await checkRow(asked, input, actor, db);
+      return asked.run(house(db), input);
+    });
+  }
+  const done = await inTransaction(around, async (db) => {
+    touched.clear();
+    await checkRow(asked, input, actor, db);
+    const known = await knownAnswer(asked, input, actor, db);
+    if (known) return known;
+    const result = await asked.run(house(db), input);
+    if (!result.ok) throw new Refused(result);
+    await restage(db, around.catalogue, touched);
+    await keep(asked, input, { actor, at: around.now, db, output: result.value });
+    return result;
+  });
+  for (const [shareId, file] of touched) around.files.replace(shareId, file);
+  events.publish({ asked: asked.name, shares: [...touched.keys()] });
+  return done;
+}
+
+/** Rights on rows: who has a right to some shares only must ask for one of these. */
+async function checkRow<Input>(
+  asked: UseCase<Input, never> | UseCase<Input, unknown>,
+  input: Input,
+  actor: Actor,
+  db: Database,
+): Promise<void> {
+  if (actor.kind !== 'household' && actor.kind !== 'farmer') return;
+  const shareId = asked.shareOf ? asked.shareOf(input) : (input as { shareId?: ShareId }).shareId;
+  const theirs = shareId && (await isTheirs(actor, shareId, db));
+  if (!theirs)
+    throw new Refused(refuse('not-allowed', 'This share is not yours to see. Check the link you were sent.'));
+}
+
+async function isTheirs(
+  actor: Extract<Actor, { kind: 'household' | 'farmer' }>,
+  shareId: ShareId,
+  db: Database,
+): Promise<boolean> {
+  if (actor.kind === 'household') return actor.shareId === shareId;
+  return (await shareAlone(db, shareId))?.animal.farm.id === actor.farmId;
+}
+
+function clientIdOf(input: unknown): string | undefined {
+  const id = (input as { clientId?: unknown } | null)?.clientId;
+  return typeof id === 'string' ? id : undefined;
+}
+
+/** Of the whole input, whatever order its fields came in. */
+function hashOf(input: unknown): string {
+  const sorted = JSON.stringify(input, (_, value: unknown) =>
+    value !== null && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : value,
+  );
+  return createHash('sha256').update(sorted).digest('base64url');
+}
+
+/** What was answered when the same was asked with the same id; the same id for something else is refused. */
+async function knownAnswer<Input, Output>(
+  asked: UseCase<Input, Output>,
+  input: Input,
+  actor: Actor,
+  db: Database,
+): Promise<Result<Output, Reason> | undefined> {
+  const clientId = clientIdOf(input);
+  const known = clientId !== undefined && !asked.isDraft ? await answerTo(db, clientId) : undefined;
+  if (!known) return undefined;
+  const isSame =
+    known.asked === asked.name && known.actorId === actor.id && known.inputHash === hashOf(input);
+  if (isSame) return success(known.output as Output);
+  const message =
+    'This was sent before with other words. Nothing was changed; load the page again and write it anew.';
+  throw new Refused(refuse('id-reused', message));
+}
+
+type Done = { readonly actor: Actor; readonly at: Date; readonly db: Database; readonly output: unknown };
+
+async function keep<Input>(
+  asked: UseCase<Input, never> | UseCase<Input, unknown>,
+  input: Input,
+  { actor, at, db, output }: Done,
+): Promise<void> {
+  if (asked.isDraft) return;
+  const subject = asked.subject?.(input) ?? null;
+  await audit(db, { asked: asked.name, actor, at, outcome: 'done', subject });
+  const clientId = clientIdOf(input);
+  if (clientId === undefined) return;
+  const answer = { clientId, asked: asked.name, actorId: actor.id, inputHash: hashOf(input), output };
+  await writeAnswer(db, { ...answer, at: at.toISOString() });
+}
+
+/** A script that writes beside the app holds the file for a moment; what then fails has changed nothing. */
+const TRIES_WHEN_BUSY = 5;
+
+async function inTransaction<T>({ db, files }: Surroundings, work: (db: Database) => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries += 1) {
+    try {
+      return await db.transaction(async (trx) => {
+        await files.begin(trx);
+        return work(trx);
+      });
+    } catch (error) {
+      files.forgetAll();
+      const isBusy = String((error as { code?: unknown }).code).startsWith('SQLITE_BUSY');
+      if (!isBusy || tries === TRIES_WHEN_BUSY) throw error;
+    }
+  }
+}
+
+type Line = { asked: string; actor: Actor; at: Date; outcome: string; subject: string | null };
+
+async function audit(db: Database, { asked, actor, at, outcome, subject }: Line): Promise<void> {
+  const line = { actor: actor.id, role: roleOf(actor), action: asked, outcome, subject };
+  await writeAudit(db, { at: at.toISOString(), ...line });
+  log().info(line, 'action');
+}

@@ -1,0 +1,162 @@
+import fc from 'fast-check';
+import { randomUUID } from 'node:crypto';
+import { houseSheet } from '@/core/sheet/houseSheet';
+import { hogDocument, TestShop } from '../tests/testShop';
+import { USE_CASES, type UseCaseName } from '../useCases';
+import { passDoorway } from './doorway';
+
+/** Names that every object has, and other words that are no answers. */
+const NAMES = [
+  'constructor',
+  'toString',
+  '__proto__',
+  'hasOwnProperty',
+  'valueOf',
+  'prototype',
+  '',
+  ' ',
+  '0',
+  '-1',
+  '\u0000',
+];
+const nasty = fc.oneof(
+  { weight: 4, arbitrary: fc.constantFrom<unknown>(...NAMES) },
+  fc.constantFrom<unknown>(null, true, 0, -1, 1e9, 1.5, Number.MAX_SAFE_INTEGER, [], {}, [[]]),
+  fc.uuid(),
+);
+
+/** A copy in which one value somewhere inside is another one, or a field has another name. */
+function almost(value: unknown): fc.Arbitrary<unknown> {
+  if (value === null || typeof value !== 'object') return nasty;
+  const keys = Object.keys(value);
+  if (keys.length === 0) return nasty;
+  return fc.oneof(
+    { weight: 1, arbitrary: nasty },
+    {
+      weight: 6,
+      arbitrary: fc.constantFrom(...keys).chain((key) =>
+        almost((value as Record<string, unknown>)[key]).map((changed) => {
+          const copy = structuredClone(value) as Record<string, unknown>;
+          copy[key] = changed;
+          return copy;
+        }),
+      ),
+    },
+    {
+      weight: 2,
+      arbitrary: fc.tuple(fc.constantFrom(...keys), fc.constantFrom(...NAMES)).map(
+        ([key, name]) =>
+          // Through JSON, as it comes over the network: there `__proto__` is a field like any other.
+          JSON.parse(JSON.stringify(value).replace(`"${key}":`, `${JSON.stringify(name)}:`)) as unknown,
+      ),
+    },
+  );
+}
+
+describe('whatever is asked', () => {
+  let shop: TestShop;
+  let sound: Record<UseCaseName, object>;
+
+  beforeAll(async () => {
+    shop = await TestShop.open();
+    const shareId = await shop.onTheBlock();
+    const [waiting] = await shop.book(hogDocument({ animal: { ...hogDocument().animal, tag: 'H901' } }));
+    const id = { shareId: waiting!.share.id };
+    const purpose = { kind: 'package', from: 'share', lineKey: 'center-loin.0.0' } as const;
+    const pack = await shop.get('weigh', shop.weighing(shareId, purpose, 1290));
+    const sheet = houseSheet(waiting!.situation);
+    const document = hogDocument({ animal: { ...hogDocument().animal, tag: 'H902' } });
+    const sideId = waiting!.sides[0]!.side.id;
+    sound = {
+      bookOrder: { clientId: randomUUID(), document },
+      bookingView: {},
+      weighSide: {
+        clientId: randomUUID(),
+        sideId,
+        kind: 'hot',
+        gross: 92_500,
+        tare: 0,
+        reason: '',
+        sure: false,
+      },
+      hangView: {},
+      saveSheet: { ...id, baseVersion: 1, sheet },
+      approveSheet: { clientId: randomUUID(), ...id, version: 1, overrideReason: '' },
+      noteCall: { clientId: randomUUID(), ...id, reached: 'spoken', said: 'Rang' },
+      sheetView: id,
+      speciesView: { id: 'hog', version: shop.catalogue.version },
+      startBlock: { clientId: randomUUID(), ...id, reason: '' },
+      weigh: shop.weighing(shareId, purpose, 1290),
+      voidWeighing: { clientId: randomUUID(), weighingId: pack.id, reason: '' },
+      noteLine: { clientId: randomUUID(), shareId, lineKey: 'center-loin.0.0', note: 'thin' },
+      reprintLabel: { clientId: randomUUID(), weighingId: pack.id },
+      tareScale: {},
+      wrapView: { shareId },
+      labelView: { weighingId: pack.id, copy: 1 },
+      scaleView: {},
+      closeShare: { clientId: randomUUID(), shareId, note: '' },
+      takePayment: { clientId: randomUUID(), shareId, amountCents: 100, method: 'cash' },
+      handOver: { clientId: randomUUID(), shareId, takenBy: 'Ottilie' },
+      balanceView: { shareId },
+      settleView: { shareId },
+      railView: {},
+      stageView: { stage: 'sheet', page: 0 },
+      findView: { words: 'ott' },
+      sessionsView: {},
+      endSession: { clientId: randomUUID(), sessionId: randomUUID() },
+      unlockName: { clientId: randomUUID(), name: 'Tove' },
+    };
+  });
+  afterAll(() => shop.close());
+
+  const owner = { kind: 'staff', id: 'fuzz', name: 'Fuzz', role: 'owner' } as const;
+  const names = Object.keys(USE_CASES) as UseCaseName[];
+  const RUNS_EACH = Math.ceil(5_000 / names.length);
+
+  it('knows a sound question for every use case', () => {
+    expect(Object.keys(sound).sort()).toEqual([...names].sort());
+  });
+
+  it.each(names)(
+    '%s answers or refuses, and every page still opens',
+    async (name) => {
+      let asked = 0;
+      await fc.assert(
+        fc.asyncProperty(almost({ input: sound[name] }), async (changed) => {
+          asked += 1;
+          const { input } = (changed ?? {}) as { input?: unknown };
+          const result = await passDoorway(USE_CASES[name] as never, input, owner, shop.around());
+          if (!result.ok) expect(result.reason).not.toBe('unexpected');
+        }),
+        { numRuns: RUNS_EACH, seed: 41_207, endOnFailure: true },
+      );
+      expect(asked).toBeGreaterThanOrEqual(RUNS_EACH);
+      for (const view of ['railView', 'hangView'] as const) {
+        expect(await passDoorway(USE_CASES[view] as never, {}, owner, shop.around())).toMatchObject({
+          ok: true,
+        });
+      }
+      const broken: unknown[] = await shop.db('shareStages').whereNot({ broken: '' });
+      expect(broken).toEqual([]);
+    },
+    120_000,
+  );
+
+  it('a sheet of names that every object has is refused, and one saved that way is a red ticket', async () => {
+    const { shareId } = sound.sheetView as { shareId: never };
+    for (const option of ['whole', 'half-shank']) {
+      for (const cure of ['toString', 'constructor', '__proto__', 'hasOwnProperty']) {
+        const { sheet } = sound.saveSheet as { sheet: ReturnType<typeof houseSheet> };
+        const params = JSON.parse(`{"cure":${JSON.stringify(cure)}}`) as Record<string, string>;
+        const ham = { forms: [{ option, amount: { kind: 'rest' as const }, params }] };
+        const { version } = await shop.get('sheetView', { shareId });
+        const input = {
+          shareId,
+          baseVersion: version,
+          sheet: { ...sheet, answers: { ...sheet.answers, ham } },
+        };
+        expect(await shop.ask('saveSheet', input)).toMatchObject({ ok: false, reason: 'invalid' });
+      }
+    }
+  });
+});

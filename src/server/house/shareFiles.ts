@@ -1,0 +1,46 @@
+import { LRUCache } from 'lru-cache';
+import type { Catalogue } from '@/core/catalogue/catalogue';
+import type { ShareId } from '@/core/order/animal';
+import type { ShareFile } from '@/core/order/shareFile';
+import { dataVersion, type Database } from '@/data/database';
+import { readShareFile } from '@/data/rail';
+
+/** More shares than a shop works on in a day. */
+const MOST_KEPT = 300;
+
+/**
+ * The files of the shares that are worked on now, kept while nothing of them is written. This process is the only one
+ * that writes; should another have written all the same, the database says so and nothing that was kept is believed.
+ */
+export class ShareFiles {
+  private readonly kept = new LRUCache<ShareId, ShareFile>({ max: MOST_KEPT });
+  private version = -1;
+
+  constructor(private readonly catalogue: Catalogue) {}
+
+  /** Asked at the beginning of every transaction: forgets everything when somebody else has written. */
+  async begin(db: Database): Promise<void> {
+    const version = await dataVersion(db);
+    if (version !== this.version) this.kept.clear();
+    this.version = version;
+  }
+
+  async read(db: Database, shareId: ShareId): Promise<ShareFile | undefined> {
+    const known = this.kept.get(shareId);
+    if (known) return known;
+    const file = await readShareFile(db, this.catalogue, shareId);
+    if (file) this.kept.set(shareId, file);
+    return file;
+  }
+
+  /** What a share has become by what was just committed; undefined when it has to be read again. */
+  replace(shareId: ShareId, file: ShareFile | undefined): void {
+    if (file) this.kept.set(shareId, file);
+    else this.kept.delete(shareId);
+  }
+
+  /** A transaction was rolled back: what was read in it may never have been. */
+  forgetAll(): void {
+    this.kept.clear();
+  }
+}

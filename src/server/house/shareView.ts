@@ -1,0 +1,40 @@
+import Joi from 'joi';
+import type { ShareId } from '@/core/order/animal';
+import type { ShareFile } from '@/core/order/shareFile';
+import { success, type Result } from '@/core/quantity/result';
+import type { Role } from '@/data/people';
+import { id } from './fields';
+import { refuse, type Reason } from './reasons';
+import { defineUseCase, type House, type UseCase } from './useCase';
+
+/** The file of a share, or that there is none. */
+export async function fileOf(house: House, shareId: ShareId): Promise<Result<ShareFile, Reason>> {
+  const file = await house.files.read(house.db, shareId);
+  return file
+    ? success(file)
+    : refuse('not-found', 'There is no such share. It may have been booked in another shop.');
+}
+
+type Shown<Output> = {
+  readonly name: string;
+  readonly roles: readonly Role[];
+  readonly show: (house: House, file: ShareFile) => Output | Promise<Output>;
+};
+
+/** A view of one share. */
+export function defineShareView<Output>({
+  name,
+  roles,
+  show,
+}: Shown<Output>): UseCase<{ shareId: ShareId }, Output> {
+  return defineUseCase<{ shareId: ShareId }, Output>({
+    name,
+    roles,
+    writes: false,
+    input: Joi.object({ shareId: id }),
+    run: async (house, { shareId }) => {
+      const file = await fileOf(house, shareId);
+      return file.ok ? success(await show(house, file.value)) : file;
+    },
+  });
+}

@@ -1,0 +1,57 @@
+import type { Catalogue } from '@/core/catalogue/catalogue';
+import type { ShareId } from '@/core/order/animal';
+import type { ShareFile } from '@/core/order/shareFile';
+import { brokenRow, stageRowOf, type StageRow } from '@/core/order/stageRow';
+import { allShareIds } from '@/data/book';
+import type { Database } from '@/data/database';
+import { readShareFile, shareAlone, writeStage } from '@/data/rail';
+import { log } from '../house/log';
+
+/**
+ * Works out where shares stand and writes it down; in the transaction of what touched them.
+ *
+ * @param touched - with the file each has become, where that is known; it is read otherwise
+ */
+export async function restage(
+  db: Database,
+  catalogue: Catalogue,
+  touched: ReadonlyMap<ShareId, ShareFile | undefined>,
+): Promise<void> {
+  for (const [shareId, file] of touched) {
+    const row = file ? stageRowOf(file) : await freshRow(db, catalogue, shareId);
+    if (row) await writeStage(db, row);
+  }
+}
+
+/** Shares whose files have to be read. */
+export function unread(shareIds: readonly ShareId[]): ReadonlyMap<ShareId, undefined> {
+  return new Map(shareIds.map((shareId) => [shareId, undefined]));
+}
+
+/** Where a share stands, worked out anew; undefined when there is no such share. */
+export async function freshRow(
+  db: Database,
+  catalogue: Catalogue,
+  shareId: ShareId,
+): Promise<StageRow | undefined> {
+  try {
+    const file = await readShareFile(db, catalogue, shareId);
+    return file && stageRowOf(file);
+  } catch (error) {
+    log().error({ error, shareId }, 'a share cannot be worked out');
+    const alone = await shareAlone(db, shareId);
+    return alone && brokenRow(alone, error instanceof Error ? error.message : String(error));
+  }
+}
+
+/** Shares that are worked out anew between two commits: a long history does not hold the file for long. */
+const AT_A_TIME = 100;
+
+/** Makes the whole projection anew. @returns how many shares */
+export async function restageAll(db: Database, catalogue: Catalogue): Promise<number> {
+  const shareIds = await allShareIds(db);
+  for (let start = 0; start < shareIds.length; start += AT_A_TIME) {
+    await db.transaction((trx) => restage(trx, catalogue, unread(shareIds.slice(start, start + AT_A_TIME))));
+  }
+  return shareIds.length;
+}

@@ -1,0 +1,2 @@
+export { prepareShop } from './prepareShop';
+export { readPriceList, setUpShop, type NewShop } from './setUpShop';

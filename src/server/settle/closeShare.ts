@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import { postClosing } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import { finalBill, reconciliationOf } from '@/core/order/settling';
+import type { ShareFile } from '@/core/order/shareFile';
+import { isPacked } from '@/core/order/standing';
+import { success } from '@/core/quantity/result';
+import { instant } from '@/core/time/shopTime';
+import { writeTransaction } from '@/data/ledger';
+import { writeClosing } from '@/data/settle';
+import { isOwner } from '../house/actor';
+import { clientId, id } from '../house/fields';
+import { refuse, type Refusal } from '../house/reasons';
+import { fileOf } from '../house/shareView';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
+
+type Input = { clientId: string; shareId: ShareId; note: string };
+
+/** Closes the balance of a share: what is left is unaccounted, and the final bill is frozen. */
+export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
+  name: 'closeShare',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({ clientId, shareId: id, note: Joi.string().trim().allow('').max(500).required() }),
+  subject: (input) => input.shareId,
+  run: async (house, { clientId: requestId, shareId, note }) => {
+    const found = await fileOf(house, shareId);
+    if (!found.ok) return found;
+    const file = found.value;
+    if (file.closing) return success({ shareId });
+    const refused = stillOpen(file) ?? outOfTolerance(house, file, note);
+    if (refused) return refused;
+    const by = { at: instant(house.now), actorId: house.actor.id };
+    const postings = postClosing(shareId, file.held);
+    if (postings.length > 0) {
+      await writeTransaction(house.db, { id: randomUUID(), kind: 'closing', ...by }, postings);
+    }
+    await writeClosing(house.db, { shareId, clientId: requestId, bill: finalBill(file), note, ...by });
+    house.touch(shareId);
+    return success({ shareId });
+  },
+});
+
+function stillOpen(file: ShareFile): Refusal | undefined {
+  if (!file.start || !isPacked(file)) {
+    return refuse(
+      'still-due',
+      'Some cuts of the sheet are neither packed nor explained. Pack them or say why.',
+    );
+  }
+  const explained = new Set(file.notes.map((each) => each.lineKey));
+  const inCure = reconciliationOf(file).lines.filter(
+    (line) => line.state === 'in cure' && !explained.has(line.lineKey),
+  );
+  if (inCure.length === 0) return undefined;
+  const cuts = inCure.map((line) => line.cut).join(', ');
+  return refuse('in-cure', `Still in cure: ${cuts}. Weigh the finished packs first.`);
+}
+
+/** A gap beyond what is usual is explained; one to be investigated is closed by the owner alone. */
+function outOfTolerance(house: House, file: ShareFile, note: string): Refusal | undefined {
+  const { verdict, unaccountedBp } = reconciliationOf(file);
+  if (verdict === 'usual') return undefined;
+  const percent = (unaccountedBp / 100).toFixed(2);
+  if (note === '') {
+    return refuse(
+      'needs-a-note',
+      `${percent} % is unaccounted. Look for it, then write what was found.`,
+      'note',
+    );
+  }
+  if (verdict !== 'investigate' || isOwner(house.actor)) return undefined;
+  return refuse('not-allowed', `${percent} % is unaccounted. That much is closed by the owner only.`);
+}

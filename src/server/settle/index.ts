@@ -1,0 +1,9 @@
+import { balanceView } from './balanceView';
+import { closeShare } from './closeShare';
+import { handOver } from './handOver';
+import { settleView } from './settleView';
+import { takePayment } from './takePayment';
+
+export type { BalanceView } from './balanceView';
+
+export const settle = { closeShare, takePayment, handOver, balanceView, settleView } as const;

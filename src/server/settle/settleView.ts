@@ -1,0 +1,64 @@
+import { differences } from '@/core/charges/bill';
+import { animalWords, shareName } from '@/core/order/naming';
+import { dueOf, finalBill, paidOf, reconciliationOf } from '@/core/order/settling';
+import type { ShareFile } from '@/core/order/shareFile';
+import { stageRowOf } from '@/core/order/stageRow';
+import { estimateOf, hotWeight, planOf } from '@/core/order/standing';
+import { cents } from '@/core/quantity/money';
+import { inUnits } from '@/core/quantity/weight';
+import type { Reconciliation } from '@/core/reconcile/reconcile';
+import type { PackedCut, Settlement } from '@/core/order/settlement';
+import { defineShareView } from '../house/shareView';
+import { OFFICE } from '../house/useCase';
+
+/** The bill beside its estimate, what was paid, and what the statement says. */
+export const settleView = defineShareView<Settlement>({
+  name: 'settleView',
+  roles: OFFICE,
+  show: (_, file) => settlementOf(file),
+});
+
+function settlementOf(file: ShareFile): Settlement {
+  const { share, priceList, closing } = file;
+  const estimate = estimateOf(file);
+  const bill = closing?.bill ?? (file.start ? finalBill(file) : estimate);
+  const reconciliation = reconciliationOf(file);
+  const paid = paidOf(file);
+  const cutOf = (key: string) => reconciliation.lines.find((line) => line.lineKey === key)?.cut ?? key;
+  return {
+    shareId: share.id,
+    name: shareName(file),
+    about: animalWords(file),
+    shopName: file.shop.name,
+    unit: file.shop.unit,
+    sign: priceList.sign,
+    priceList: `${priceList.name}, in force from ${priceList.effectiveFrom}`,
+    stage: stageRowOf(file).stage,
+    inspection: file.animal.inspection,
+    people: { owner: share.owner.name, payer: share.payer.name, contact: share.contact.name },
+    hot: hotWeight(file),
+    reconciliation,
+    packs: packsOf(reconciliation),
+    estimate,
+    bill,
+    final: closing !== undefined,
+    differences: differences(estimate, bill),
+    payments: file.payments,
+    paid,
+    due: closing ? dueOf(file) : cents(bill.due - paid),
+    pickUp: file.pickUp ?? null,
+    notes: file.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note })),
+    wrap: planOf(file).wrap,
+  };
+}
+
+function packsOf({ lines }: Reconciliation): PackedCut[] {
+  return lines
+    .filter((line) => line.packsMade > 0 && inUnits(line.actual) > 0)
+    .map((line) => ({
+      cut: line.cut,
+      packs: line.packsMade,
+      net: line.actual,
+      green: line.green > 0 ? line.green : null,
+    }));
+}

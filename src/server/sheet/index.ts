@@ -1,0 +1,10 @@
+import { approveSheet } from './approveSheet';
+import { noteCall } from './noteCall';
+import { saveSheet } from './saveSheet';
+import { sheetView } from './sheetView';
+import { speciesView } from './speciesView';
+
+export type { SavedSheet } from './saveSheet';
+export type { NotedCall, SheetView } from './sheetView';
+
+export const sheet = { saveSheet, approveSheet, noteCall, sheetView, speciesView } as const;

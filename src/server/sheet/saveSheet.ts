@@ -1,0 +1,67 @@
+import Joi from 'joi';
+import { isDeepStrictEqual } from 'node:util';
+import type { ShareId } from '@/core/order/animal';
+import type { SheetVersion } from '@/core/order/work';
+import { success } from '@/core/quantity/result';
+import { sheetProblems } from '@/core/sheet/sheetProblems';
+import { sheetSchema } from '@/core/sheet/sheetSchema';
+import type { Sheet } from '@/core/sheet/types';
+import { instant } from '@/core/time/shopTime';
+import { keepDraft, writeDraft } from '@/data/sheet';
+import { id } from '../house/fields';
+import { refuse } from '../house/reasons';
+import { defineUseCase, OFFICE } from '../house/useCase';
+import { changeable } from './changeable';
+
+export type SavedSheet = { readonly version: number };
+
+type Input = { shareId: ShareId; baseVersion: number; sheet: Sheet };
+
+/**
+ * Keeps a draft of a sheet in place of the one before. What another person had drafted is kept as a version first. A
+ * sheet changed elsewhere in the meantime is not overwritten.
+ */
+export const saveSheet = defineUseCase<Input, SavedSheet>({
+  name: 'saveSheet',
+  roles: OFFICE,
+  writes: true,
+  isDraft: true,
+  input: Joi.object({
+    shareId: id,
+    baseVersion: Joi.number().integer().min(0).required(),
+    sheet: sheetSchema.required(),
+  }),
+  subject: (input) => input.shareId,
+  run: async (house, { shareId, baseVersion, sheet }) => {
+    const found = await changeable(house, shareId);
+    if (!found.ok) return found;
+    const { situation, sheet: latest } = found.value;
+    if (latest && isDeepStrictEqual(latest.sheet, sheet)) return success({ version: latest.version });
+    if ((latest?.version ?? 0) !== baseVersion && !isOwnLostAnswer(latest, baseVersion, house.actor.id)) {
+      return refuse(
+        'changed-elsewhere',
+        'This sheet was changed in another window. Load it again; what you see here has not been saved.',
+      );
+    }
+    const problems = sheetProblems(situation, sheet);
+    if (problems.length > 0) {
+      return { ...refuse('invalid', problems[0]!.message, problems[0]!.field), problems };
+    }
+    if (latest && latest.actorId !== house.actor.id) await keepDraft(house.db, shareId);
+    const version = (latest?.version ?? 0) + 1;
+    const by = { at: instant(house.now), actorId: house.actor.id };
+    await writeDraft(house.db, { shareId, version, sheet, approved: false, overrideReason: null, ...by });
+    house.touch(shareId);
+    return success({ version });
+  },
+});
+
+/** The answer to one's own last draft was lost on the way: the next one stands on it all the same. */
+function isOwnLostAnswer(latest: SheetVersion | undefined, baseVersion: number, actorId: string): boolean {
+  return (
+    latest !== undefined &&
+    !latest.approved &&
+    latest.actorId === actorId &&
+    latest.version === baseVersion + 1
+  );
+}

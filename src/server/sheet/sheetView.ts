@@ -1,0 +1,93 @@
+import type { BillBasis } from '@/core/charges/bill';
+import type { PriceList } from '@/core/charges/priceList';
+import type { CarcassFacts } from '@/core/carcass/condition';
+import type { WeightBasis } from '@/core/hang/sideToCut';
+import type { ShareId } from '@/core/order/animal';
+import { animalWords, shareName } from '@/core/order/naming';
+import { billBasis, coldSides, daysHung, sheetInForce } from '@/core/order/standing';
+import type { Call } from '@/core/order/work';
+import { counted } from '@/core/quantity/counted';
+import type { Weight, WeighingUnit } from '@/core/quantity/weight';
+import type { Sheet } from '@/core/sheet/types';
+import { timeIn } from '@/core/time/shopTime';
+import { callsOfShare } from '@/data/sheet';
+import { defineShareView } from '../house/shareView';
+import { OFFICE } from '../house/useCase';
+
+export type NotedCall = Pick<Call, 'id' | 'reached' | 'said' | 'actorName'> & {
+  /** `YYYY-MM-DD HH:MM` in the shop's zone. */
+  readonly at: string;
+};
+
+/** All that the sheet needs to compute by itself, without asking the server again. */
+export type SheetView = {
+  readonly shareId: ShareId;
+  readonly name: string;
+  readonly about: string;
+  /** The species and the version of the catalogue that has it: one file, which the browser may keep for ever. */
+  readonly species: { readonly id: string; readonly version: string };
+  readonly unit: WeighingUnit;
+  readonly sides: 1 | 2;
+  readonly addOns: readonly string[];
+  readonly tools: readonly string[];
+  readonly carcass: CarcassFacts;
+  readonly coldSides: readonly Weight[];
+  readonly weightBasis: WeightBasis;
+  readonly sheet: Sheet;
+  readonly version: number;
+  readonly approved: boolean;
+  readonly overrideReason: string | null;
+  readonly locked: boolean;
+  /** Whom to call about this share. */
+  readonly contact: { readonly name: string; readonly phone: string | null };
+  readonly calls: readonly NotedCall[];
+  readonly priceList: PriceList;
+  readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
+  /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
+  readonly actorId: string;
+};
+
+export const sheetView = defineShareView<SheetView>({
+  name: 'sheetView',
+  roles: OFFICE,
+  show: async (house, file) => {
+    const shareId = file.share.id;
+    const { weights, basis } = coldSides(file);
+    const { hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
+    const { species, unit, sides, addOns, tools, school, breaks, condition } = file.situation;
+    const hung = counted(daysHung(file, house.now), 'day');
+    return {
+      shareId,
+      name: shareName(file),
+      about: `${animalWords(file)}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+      species: { id: species.id, version: file.catalogueVersion },
+      unit,
+      sides,
+      addOns,
+      tools,
+      carcass: {
+        ...(school ? { school } : {}),
+        ...(breaks ? { breaks } : {}),
+        ...(condition ? { condition } : {}),
+      },
+      coldSides: weights,
+      weightBasis: basis,
+      sheet: sheetInForce(file),
+      version: file.sheet?.version ?? 0,
+      approved: file.sheet?.approved ?? false,
+      overrideReason: file.sheet?.overrideReason ?? null,
+      locked: file.start !== undefined,
+      contact: { name: file.share.contact.name, phone: file.share.contact.phone },
+      calls: (await callsOfShare(house.db, shareId)).map(({ id, reached, said, actorName, at }) => ({
+        id,
+        reached,
+        said,
+        actorName,
+        at: timeIn(file.shop.zone, new Date(at)),
+      })),
+      priceList: file.priceList,
+      bill: { hot, headSplit, deposit },
+      actorId: house.actor.id,
+    };
+  },
+});

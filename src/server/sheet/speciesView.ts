@@ -1,0 +1,20 @@
+import Joi from 'joi';
+import type { Species } from '@/core/species/types';
+import { success } from '@/core/quantity/result';
+import { refuse } from '../house/reasons';
+import { defineUseCase, STAFF } from '../house/useCase';
+
+/** One species of one version of the catalogue: what the browser works a sheet out with. It never changes. */
+export const speciesView = defineUseCase<{ id: string; version: string }, Species>({
+  name: 'speciesView',
+  roles: STAFF,
+  writes: false,
+  input: Joi.object({
+    id: Joi.string().max(40).required(),
+    version: Joi.string().max(40).required(),
+  }),
+  run: async ({ catalogue }, { id, version }) => {
+    const found = catalogue.version === version && catalogue.species.find((each) => each.id === id);
+    return found ? success(found) : refuse('not-found', 'The catalogue has changed. Load the page again.');
+  },
+});

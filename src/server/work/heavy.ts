@@ -1,0 +1,21 @@
+import { Piscina } from 'piscina';
+import { join } from 'node:path';
+import type { Settlement } from '@/core/order/settlement';
+
+const holder = globalThis as { fractumHeavy?: Piscina };
+
+/** Threads for what takes longer than a weighing may wait; kept a while, since statements come in rows. */
+function threads(): Piscina {
+  holder.fractumHeavy ??= new Piscina({
+    filename: join(/* turbopackIgnore: true */ process.cwd(), 'src/papers/worker.mjs'),
+    minThreads: 0,
+    maxThreads: 2,
+    idleTimeout: 60_000,
+  });
+  return holder.fractumHeavy;
+}
+
+/** The household's statement as the bytes of a PDF, made in a thread of its own. */
+export async function statementOf(settlement: Settlement): Promise<Uint8Array> {
+  return (await threads().run(settlement, { name: 'statement' })) as Uint8Array;
+}

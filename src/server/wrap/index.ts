@@ -1,0 +1,22 @@
+import { labelView } from './labelView';
+import { noteLine } from './noteLine';
+import { reprintLabel } from './reprintLabel';
+import { scaleView } from './scaleView';
+import { tareScale } from './tareScale';
+import { voidWeighing } from './voidWeighing';
+import { weigh } from './weigh';
+import { wrapView } from './wrapView';
+
+export type { Taken } from './weigh';
+export type { ListedWeighing, WrapView } from './wrapView';
+
+export const wrap = {
+  weigh,
+  voidWeighing,
+  noteLine,
+  reprintLabel,
+  tareScale,
+  wrapView,
+  labelView,
+  scaleView,
+} as const;

@@ -1,0 +1,97 @@
+import { balanceOfKind, type WeighingPurpose } from '@/core/ledger/ledger';
+import type { ShareFile } from '@/core/order/shareFile';
+import { coldWeight } from '@/core/order/standing';
+import type { ForecastLine } from '@/core/forecast/types';
+import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '@/core/quantity/weight';
+import { refuse, type Refusal } from '../house/reasons';
+
+/** Scales have divisions and packs drip: a side may give this much more than it weighed, as a share of it. */
+const SCALES_DIFFER = 0.005;
+
+/** Seasoning, water and casings add to the grind; brine adds to what is cured. More than this was never in it. */
+const ADDED_TO_GRIND = 0.2;
+const ADDED_BY_CURE = 0.1;
+
+/** A pack this much lighter or heavier than expected asks for a second yes. */
+const LIGHT_PACK = 0.4;
+const HEAVY_PACK = 2;
+
+type Asked = { readonly file: ShareFile; readonly purpose: WeighingPurpose; readonly net: Weight };
+
+/** Why a weight cannot be: heavier than its scale, or more than there is where it comes from. */
+export function impossible(asked: Asked): Refusal | undefined {
+  return tooHeavy(asked) ?? moreThanThereIs(asked);
+}
+
+function show(w: Weight, { shop }: ShareFile): string {
+  return `${formatWeight(w)} ${shop.unit}`;
+}
+
+function tooHeavy({ file, net }: Asked): Refusal | undefined {
+  const most = weight(convertUnits(file.rules.benchLb, 'lb', file.shop.unit));
+  if (net <= most) return undefined;
+  return refuse('overload', `The bench scale carries ${show(most, file)}. Take it off and split it.`);
+}
+
+function moreThanThereIs({ file, purpose, net }: Asked): Refusal | undefined {
+  if (purpose.kind !== 'package' || purpose.from === 'share') return moreThanOnBlock(file, net);
+  return purpose.from === 'tub' ? moreThanInTub(file, net) : moreThanInCure(file, purpose.lineKey, net);
+}
+
+function moreThanOnBlock(file: ShareFile, net: Weight): Refusal | undefined {
+  const left = balanceOfKind(file.held, 'share');
+  if (net <= left + coldWeight(file) * SCALES_DIFFER) return undefined;
+  const message = `Only ${show(left, file)} of this share are left on the block. Is it of another animal?`;
+  return refuse('more-than-there-is', message);
+}
+
+function weighed(file: ShareFile, matches: (each: ShareFile['weighings'][number]) => boolean): Weight {
+  return sumWeights(file.weighings.filter(matches).map((each) => each.net));
+}
+
+/** Against the batch, not against what is left of it: seasoning and water go in after the tub was weighed. */
+function moreThanInTub(file: ShareFile, net: Weight): Refusal | undefined {
+  const put = weighed(file, (each) => each.kind === 'tub');
+  if (put === 0)
+    return refuse('tub-empty', 'No trim has been weighed into the tub yet. Weigh the tub first.');
+  const out = weighed(file, (each) => each.kind === 'package' && each.source === 'tub');
+  if (out + net <= put * (1 + ADDED_TO_GRIND)) return undefined;
+  const message = `${show(put, file)} went into the tub and ${show(out, file)} have come out of it. Is this of another tub?`;
+  return refuse('more-than-there-is', message);
+}
+
+function moreThanInCure(file: ShareFile, lineKey: string, net: Weight): Refusal | undefined {
+  const put = weighed(file, (each) => each.kind === 'green' && each.lineKey === lineKey);
+  if (put === 0) {
+    return refuse(
+      'not-in-cure',
+      'Its green weight is missing. Weigh it green before it comes out of the cure.',
+    );
+  }
+  const out = finished(file, lineKey);
+  if (out + net <= put * (1 + ADDED_BY_CURE)) return undefined;
+  const message = `It went into the cure with ${show(put, file)}; ${show((out + net) as Weight, file)} cannot come out.`;
+  return refuse('more-than-there-is', message);
+}
+
+function finished(file: ShareFile, lineKey: string): Weight {
+  return weighed(file, (each) => each.kind === 'package' && each.lineKey === lineKey);
+}
+
+/** What is out of the ordinary about a weight, in one sentence; empty when nothing is. */
+export function oddity({ file, purpose, net }: Asked, line: ForecastLine | undefined): string {
+  if (purpose.kind !== 'package' || !line) return '';
+  const made = file.weighings.filter((each) => each.kind === 'package' && each.lineKey === line.key).length;
+  const usual = Math.round(line.packWeight ?? line.packaged / Math.max(1, line.packs)) as Weight;
+  // The last pack of a line may be what was left over.
+  const isLight = net < usual * LIGHT_PACK && made + 1 < line.packs;
+  if (isLight || net > usual * HEAVY_PACK) {
+    return `${show(net, file)} for a pack of ${line.cut}, where about ${show(usual, file)} is expected.`;
+  }
+  const green = weighed(file, (each) => each.kind === 'green' && each.lineKey === line.key);
+  const out = finished(file, line.key) + net;
+  if (purpose.from === 'cure' && out > green) {
+    return `${line.cut}: ${show(out as Weight, file)} out of the cure, ${show(green, file)} went in.`;
+  }
+  return '';
+}

@@ -1,0 +1,75 @@
+import Joi from 'joi';
+import type { WeighingUnit } from '@/core/quantity/weight';
+import type { SignedReading } from '@/core/scale/reading';
+import { thousandths, words } from '../house/fields';
+import { refuse, type Refusal } from '../house/reasons';
+import type { House } from '../house/useCase';
+
+export const readingSchema = Joi.object({
+  scaleId: Joi.string().max(60).required(),
+  loadId: Joi.string().max(60).required(),
+  gross: thousandths.required(),
+  tare: thousandths.required(),
+  net: Joi.number().integer().required(),
+  unit: Joi.valid('lb', 'kg').required(),
+  state: Joi.valid('steady', 'moving', 'overload', 'empty').required(),
+  takenAt: Joi.string().isoDate().required(),
+  signature: Joi.string().max(100).required(),
+});
+
+/** A weight typed by hand, while the scale is away; it is marked as typed for ever. */
+export type TypedWeight = { readonly gross: number; readonly tare: number; readonly why: string };
+
+export const typedSchema = Joi.object({
+  gross: thousandths.positive().required(),
+  tare: thousandths.required(),
+  why: words(200).required(),
+});
+
+/** How old a reading may be that waited for the network, and how far two clocks may differ. */
+const LONGEST_WAIT_MS = 14 * 24 * 3_600_000;
+const CLOCKS_DIFFER_MS = 10 * 60_000;
+
+/** Why a reading cannot be taken. What it says is believed only because the scale has signed it. */
+export function readingProblem(
+  house: House,
+  reading: SignedReading,
+  unit: WeighingUnit,
+): Refusal | undefined {
+  if (!house.devices.scale.vouches(reading)) {
+    return refuse('not-the-scale', 'This weight does not come from a scale of this shop. Weigh it again.');
+  }
+  const age = house.now.getTime() - Date.parse(reading.takenAt);
+  if (age > LONGEST_WAIT_MS || age < -CLOCKS_DIFFER_MS) {
+    return refuse(
+      'not-the-scale',
+      "The scale's clock is wrong, or this weight is weeks old. Weigh it again.",
+    );
+  }
+  return stateProblem(reading, unit);
+}
+
+function stateProblem(reading: SignedReading, unit: WeighingUnit): Refusal | undefined {
+  if (reading.unit !== unit) {
+    return refuse('wrong-unit', `The scale shows ${reading.unit}; this shop weighs in ${unit}.`);
+  }
+  if (reading.state === 'overload') {
+    return refuse('overload', 'Too heavy for this scale. Take it off and split it.');
+  }
+  if (reading.state === 'empty') {
+    return refuse(
+      'nothing-on-the-scale',
+      'There is nothing on the scale. Put the pack on and wait for steady.',
+    );
+  }
+  if (reading.state !== 'steady') {
+    return refuse('not-steady', 'The scale is still moving. Wait for steady.');
+  }
+  if (reading.net !== reading.gross - reading.tare) {
+    return refuse('wrong-net', 'Gross, tare and net of this reading do not agree. Weigh again.');
+  }
+  if (reading.net <= 0) {
+    return refuse('nothing-on-the-scale', 'After the tare nothing is left to weigh. Check the tare.');
+  }
+  return undefined;
+}

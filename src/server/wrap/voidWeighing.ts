@@ -1,0 +1,87 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import type { ShareFile } from '@/core/order/shareFile';
+import type { Weighing, WeighingId } from '@/core/order/work';
+import { success } from '@/core/quantity/result';
+import { instant } from '@/core/time/shopTime';
+import { reverseTransaction } from '@/data/ledger';
+import { isVoided, weighingById, writeVoid } from '@/data/wrap';
+import { isOwner } from '../house/actor';
+import { clientId, id, words } from '../house/fields';
+import { refuse, type Refusal } from '../house/reasons';
+import { fileOf } from '../house/shareView';
+import { defineUseCase, STAFF, type House } from '../house/useCase';
+
+type Input = { clientId: string; weighingId: WeighingId; reason: string };
+
+/** What is written when somebody takes back what was just weighed by the same hands. */
+const SLIP = 'taken back at once';
+
+/** Takes a weighing back: a new entry that undoes it. The pack is weighed again as a new one. */
+export const voidWeighing = defineUseCase<Input, { id: WeighingId }>({
+  name: 'voidWeighing',
+  roles: STAFF,
+  writes: true,
+  input: Joi.object({ clientId, weighingId: id, reason: words(200).allow('').default('') }),
+  subject: (input) => input.weighingId,
+  run: async (house, { clientId: requestId, weighingId, reason }) => {
+    const weighing = await weighingById(house.db, weighingId);
+    if (!weighing) return refuse('not-found', 'There is no such weighing.');
+    if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
+    const found = await fileOf(house, weighing.shareId);
+    if (!found.ok) return found;
+    const refused = whyNot(house, found.value, { weighing, reason });
+    if (refused) return refused;
+    const by = { at: instant(house.now), actorId: house.actor.id };
+    const transactionId = randomUUID();
+    await reverseTransaction(house.db, {
+      id: transactionId,
+      kind: 'void',
+      ...by,
+      reversesId: weighing.transactionId,
+    });
+    await writeVoid(house.db, {
+      weighingId,
+      clientId: requestId,
+      reason: reason || SLIP,
+      transactionId,
+      ...by,
+    });
+    house.touch(weighing.shareId);
+    return success({ id: weighingId });
+  },
+});
+
+function whyNot(
+  house: House,
+  { closing, weighings }: ShareFile,
+  { weighing, reason }: { weighing: Weighing; reason: string },
+): Refusal | undefined {
+  if (closing) return refuse('closed', 'This order is closed. Its weighings stand.');
+  const isOthers = weighing.actorId !== house.actor.id && !isOwner(house.actor);
+  if (isOthers && reason === '') {
+    return refuse(
+      'needs-a-reason',
+      'Somebody else weighed this. Say why it is taken back, or ask the owner.',
+      'reason',
+    );
+  }
+  if (comesOutOf(weighing, weighings)) {
+    return refuse('packs-depend-on-it', 'Packs have come out of this since. Take these back first.');
+  }
+  return undefined;
+}
+
+/** Whether packs were made of what this weighing put into a tub or a cure, and nothing else is left in it. */
+function comesOutOf(weighing: Weighing, weighings: readonly Weighing[]): boolean {
+  const others = weighings.filter((each) => each.id !== weighing.id);
+  if (weighing.kind === 'tub') {
+    return others.some((each) => each.source === 'tub') && !others.some((each) => each.kind === 'tub');
+  }
+  const ofLine = others.filter((each) => each.lineKey === weighing.lineKey);
+  return (
+    weighing.kind === 'green' &&
+    ofLine.some((each) => each.kind === 'package') &&
+    !ofLine.some((each) => each.kind === 'green')
+  );
+}

@@ -1,0 +1,93 @@
+import type { ForecastLine, Losses } from '@/core/forecast/types';
+import { balanceOfKind } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import { shareName } from '@/core/order/naming';
+import type { ShareFile } from '@/core/order/shareFile';
+import { coldWeight, isChilling, planOf } from '@/core/order/standing';
+import type { Weighing } from '@/core/order/work';
+import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { printedOfShare } from '@/data/wrap';
+import { defineShareView } from '../house/shareView';
+import { STAFF, type House } from '../house/useCase';
+
+export type ListedWeighing = Pick<
+  Weighing,
+  'id' | 'kind' | 'source' | 'lineKey' | 'cut' | 'net' | 'pieces' | 'serial' | 'origin'
+> & { readonly printed: boolean };
+
+export type WrapView = {
+  readonly shareId: ShareId;
+  readonly name: string;
+  readonly about: string;
+  readonly instructions: string;
+  readonly unit: WeighingUnit;
+  readonly started: boolean;
+  readonly closed: boolean;
+  readonly ready: boolean;
+  readonly whyNotReady: string;
+  /** The heat may not be out of the bone: it is cut today only with a reason. */
+  readonly chilling: boolean;
+  readonly lines: readonly ForecastLine[];
+  readonly losses: Losses;
+  readonly expectedTub: Weight;
+  readonly weighings: readonly ListedWeighing[];
+  readonly settledLines: readonly string[];
+  readonly cold: Weight;
+  /** Still on the block: cold weight less everything weighed so far. */
+  readonly onBlock: Weight;
+  readonly inTub: Weight;
+  readonly cautions: readonly string[];
+};
+
+/** The wrap table of one share: what is due, what has been weighed, what is still on the block. */
+export const wrapView = defineShareView<WrapView>({
+  name: 'wrapView',
+  roles: STAFF,
+  show: async (house, file) => {
+    const { expected, instructions } = planOf(file);
+    const { species } = file.situation;
+    const whyNotReady = whyNot(file);
+    return {
+      shareId: file.share.id,
+      name: shareName(file),
+      about: `${species.name.toLowerCase()} ${file.animal.tag} · ${file.animal.farm.name}`,
+      instructions,
+      unit: file.shop.unit,
+      started: file.start !== undefined,
+      closed: file.closing !== undefined,
+      ready: !file.start && whyNotReady === '',
+      whyNotReady,
+      chilling: !file.start && isChilling(file, house.now),
+      lines: expected.lines,
+      losses: expected.losses,
+      expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),
+      weighings: await listed(house, file),
+      settledLines: file.notes.map((note) => note.lineKey),
+      cold: coldWeight(file),
+      onBlock: balanceOfKind(file.held, 'share'),
+      inTub: balanceOfKind(file.held, 'tub'),
+      cautions: species.cautions.filter((each) => each.where === 'block').map((each) => each.text),
+    };
+  },
+});
+
+function whyNot({ sheet, sides }: ShareFile): string {
+  if (!sheet?.approved) return 'The sheet is not approved yet.';
+  return sides.some((side) => !side.cold) ? 'The cold weight is missing.' : '';
+}
+
+async function listed({ db }: House, { share, weighings }: ShareFile): Promise<ListedWeighing[]> {
+  const printed = await printedOfShare(db, share.id);
+  return weighings.map(({ id, kind, source, lineKey, cut, net, pieces, serial, origin }) => ({
+    id,
+    kind,
+    source,
+    lineKey,
+    cut,
+    net,
+    pieces,
+    serial,
+    origin,
+    printed: printed.has(id),
+  }));
+}
