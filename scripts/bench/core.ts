@@ -106,7 +106,7 @@ async function main(): Promise<void> {
     );
     print(
       `questions and clashes of a side of ${species}`,
-      measure(() => findingsOf(situation, sheet, cold, forecast(situation, sheet, cold))),
+      measure(() => findingsOf({ situation, sheet, coldSides: cold }, forecast(situation, sheet, cold))),
     );
   }
   const { situation, sheet, cold } = sideOf('beef', 'chuck');
@@ -127,12 +127,12 @@ async function main(): Promise<void> {
   );
   print(
     'sausage budget of beef with every sacrifice',
-    measure(() => sausageBudget(situation, sheet, cold, expected)),
+    measure(() => sausageBudget({ situation, sheet, coldSides: cold }, expected)),
   );
   for (const draws of [10_000, 100_000]) {
     print(
       `${draws} draws of a side of beef`,
-      await measureSlow(() => drawForecast(situation, sheet, cold, { draws, seed: 1 })),
+      await measureSlow(() => drawForecast({ situation, sheet, coldSides: cold }, { draws, seed: 1 })),
     );
   }
   for (const count of [150, 1500]) {

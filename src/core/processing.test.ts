@@ -38,7 +38,11 @@ describe('worked examples of processing', () => {
 
   it('P03, P31: dry ageing and the freezer', () => {
     const { inputs, outputs } = example('P03');
-    const aged = dryAged(inputs.start_lb, inputs.daily, inputs.days, inputs.face_trim);
+    const aged = dryAged(inputs.start_lb, {
+      daily: inputs.daily,
+      days: inputs.days,
+      faceTrim: inputs.face_trim,
+    });
     expect(aged.dried).toBeCloseTo(outputs.after_evap_lb, 2);
     expect(aged.faceTrim).toBeCloseTo(outputs.face_trim_lb, 2);
     expect(aged.left).toBeCloseTo(outputs.left_lb, 2);
@@ -106,7 +110,7 @@ describe('worked examples of processing', () => {
     expect(packed.left).toBeCloseTo(tubes.leftover_lb, 6);
     expect(packed.oddPack).toBeCloseTo(tubes.leftover_pack_lb, 6);
     const { inputs: patty, outputs: patties } = example('P09');
-    const made = pattiesOf(patty.grind_lb, patty.dead_lb, 1 / 3, patty.per_pack);
+    const made = pattiesOf(patty.grind_lb, patty.dead_lb, { patty: 1 / 3, perPack: patty.per_pack });
     expect(made).toMatchObject({
       patties: patties.patties,
       packs: patties.packs,

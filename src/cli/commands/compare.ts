@@ -48,7 +48,7 @@ export const compare: Command = {
     const sheets = twoSheets(read, second, other !== undefined);
     if (!sheets.ok) return refuse(file!, sheets, at);
     const [a, b] = sheets.value;
-    const compared = compareOn(read, prices.value, a, b);
+    const compared = compareOn(read, prices.value, [a, b]);
     if (!compared.ok) return refuse(other ?? file!, compared, at);
     if (asked.json) printJson(jsonOf(compared.value), at);
     else at.out(wordsOf(compared.value, read.shop.unit, prices.value.sign));
@@ -85,8 +85,7 @@ function twoSheets(
 function compareOn(
   { shop, order }: OrderAtHand,
   priceList: PriceList,
-  first: ShareDocument,
-  second: ShareDocument,
+  [first, second]: readonly [ShareDocument, ShareDocument],
 ): Result<Comparison, 'invalid'> {
   const situation = situationOf(shop, order, first.part);
   const coldSides = sidesOf(shop, order, first.part).map((side) => side.weight);

@@ -66,7 +66,7 @@ describe('an animal of 30 months or more', () => {
 
   it('gets a house sheet without any of the cuts it may not have', () => {
     const sheet = houseSheet(old);
-    const found = findingsOf(old, sheet, cold, forecast(old, sheet, cold));
+    const found = findingsOf({ situation: old, sheet, coldSides: cold }, forecast(old, sheet, cold));
     expect(found.filter((each) => each.blocks)).toEqual([]);
   });
 });
@@ -77,7 +77,7 @@ describe('a condemned piece', () => {
     const sheet = houseSheet(condemned);
     const result = forecast(condemned, sheet, cold);
     expect(result.lines.map((line) => line.decision)).not.toContain('brisket');
-    expect(findingsOf(condemned, sheet, cold, result)).toMatchObject([
+    expect(findingsOf({ situation: condemned, sheet, coldSides: cold }, result)).toMatchObject([
       { kind: 'nothing-left', decision: 'brisket', blocks: false },
     ]);
   });
@@ -95,7 +95,7 @@ describe('an animal kept apart by its rite', () => {
     };
     const sheet = { ...house, grind: { ...house.grind, lines: [line, ...house.grind.lines] } };
     const sentences = (situation: Situation) =>
-      findingsOf(situation, sheet, cold, forecast(situation, sheet, cold))
+      findingsOf({ situation: situation, sheet, coldSides: cold }, forecast(situation, sheet, cold))
         .map((each) => each.sentence)
         .join();
     expect(sentences(kosher)).toContain('is not made of a kosher animal');

@@ -27,13 +27,13 @@ export function shiftAtlas(species: Species, condition: Condition, sideLb: numbe
   const type = typeOf(species, condition);
   const masses: Masses = atoms.map((atom) => massesOf(atom));
   if (type) shiftByType(species, masses, type);
-  shiftByWeight(species, masses, condition, sideLb);
+  shiftByWeight(species, masses, { condition, sideLb });
   const fatness = condition.fatness ?? type?.fatness;
   if (fatness !== undefined) shiftByFatness(species, masses, fatness);
   boundFat(masses, shifts.fatPct);
   const eyeSqIn = condition.eyeSqIn ?? type?.eyeSqIn;
   if (eyeSqIn !== undefined && shifts.eye) {
-    scaleEye(atoms, masses, shifts.eye.atoms, eyeSqIn / shifts.eye.referenceSqIn);
+    scaleEye(atoms, masses, { eye: shifts.eye.atoms, ratio: eyeSqIn / shifts.eye.referenceSqIn });
   }
   if (condition.skinned) skin(species, masses);
   scaleAtoms(atoms, masses, atomFactors(species, condition));
@@ -103,7 +103,11 @@ function shiftByType(species: Species, masses: Masses, type: CarcassType): void 
   if (type.points) addPoints(masses, type.points, 1);
 }
 
-function shiftByWeight(species: Species, masses: Masses, condition: Condition, sideLb: number): void {
+function shiftByWeight(
+  species: Species,
+  masses: Masses,
+  { condition, sideLb }: { condition: Condition; sideLb: number },
+): void {
   const { shifts, atlas } = species;
   const [from, to] = shifts.sideLb;
   const over = Math.min(to, Math.max(from, sideLb)) - atlas.reference.sideLb;
@@ -137,7 +141,11 @@ function boundFat(masses: Masses, [least, most]: readonly [number, number]): voi
 }
 
 /** The eye's share of the side follows its measured area; what the fat rule did to it before is made good. */
-function scaleEye(atoms: readonly Atom[], masses: Masses, eye: readonly string[], ratio: number): void {
+function scaleEye(
+  atoms: readonly Atom[],
+  masses: Masses,
+  { eye, ratio }: { eye: readonly string[]; ratio: number },
+): void {
   const sum = totalsOf(masses);
   const side = sum.lean + sum.fat + sum.bone + sum.skin;
   let [now, reference] = [0, 0];

@@ -169,36 +169,33 @@ function withWords<T>(value: T, words: Readonly<Record<string, string>>): T {
       const word = words[found.toLowerCase()]!;
       return found[0] === found[0]!.toUpperCase() ? word[0]!.toUpperCase() + word.slice(1) : word;
     });
-  return mapStrings(
-    value,
-    '',
-    (text, key) => (NAMES_FOR_THE_PROGRAM.has(key) ? text : reword(text)),
-    reword,
-  ) as T;
+  return mapStrings(value, '', {
+    change: (text, key) => (NAMES_FOR_THE_PROGRAM.has(key) ? text : reword(text)),
+    nameCuts: reword,
+  }) as T;
 }
 
 /** Every vertebra under its other name: spans, break places, names along a run. */
 function withNames<T>(value: T, rename: (name: string) => string): T {
   const places = new Set(['span', 'behind', 'from', 'of']);
-  return mapStrings(value, '', (text, key) => (places.has(key) ? rename(text) : text)) as T;
+  return mapStrings(value, '', { change: (text, key) => (places.has(key) ? rename(text) : text) }) as T;
 }
 
-type Change = (text: string, key: string) => string;
+type Changes = {
+  readonly change: (text: string, key: string) => string;
+  /** Changes the keys of a school's names, which are cuts and so words for people. */
+  readonly nameCuts?: (text: string) => string;
+};
 
-/** @param nameCuts - changes the keys of a school's names, which are cuts and so words for people */
-function mapStrings(
-  value: unknown,
-  key: string,
-  change: Change,
-  nameCuts?: (text: string) => string,
-): unknown {
+function mapStrings(value: unknown, key: string, changes: Changes): unknown {
+  const { change, nameCuts } = changes;
   if (typeof value === 'string') return change(value, key);
-  if (Array.isArray(value)) return value.map((each) => mapStrings(each, key, change, nameCuts));
+  if (Array.isArray(value)) return value.map((each) => mapStrings(each, key, changes));
   if (value === null || typeof value !== 'object') return value;
   return Object.fromEntries(
     Object.entries(value).map(([own, each]) => [
       key === 'names' && nameCuts ? nameCuts(own) : own,
-      mapStrings(each, own, change, nameCuts),
+      mapStrings(each, own, changes),
     ]),
   );
 }

@@ -97,7 +97,7 @@ type Charged = { readonly quantity: string; readonly amount: Cents; readonly for
 function chargeLine(list: PriceList, rule: PriceRule, basis: BillBasis): BillLine[] {
   const items = basis.items.filter((item) => rule.key === undefined || item.charges.includes(rule.key));
   if (rule.key !== undefined && items.length === 0) return [];
-  const charged = chargeOn(list, rule, basis, items);
+  const charged = chargeOn(list, rule, { basis, items });
   if (charged.amount === 0) return [];
   return [
     {
@@ -106,12 +106,16 @@ function chargeLine(list: PriceList, rule: PriceRule, basis: BillBasis): BillLin
       basis: rule.basis,
       quantity: charged.quantity,
       amount: charged.amount,
-      working: ruleWorking(list, rule, charged, items),
+      working: ruleWorking(list, rule, { charged, items }),
     },
   ];
 }
 
-function chargeOn(list: PriceList, rule: PriceRule, basis: BillBasis, items: readonly BillItem[]): Charged {
+function chargeOn(
+  list: PriceList,
+  rule: PriceRule,
+  { basis, items }: { basis: BillBasis; items: readonly BillItem[] },
+): Charged {
   const rate = rule.rateCents;
   const { parts, index, sheets = parts.length } = basis.headSplit;
   const byWeight = (w: Weight, word: string): Charged => ({
@@ -163,8 +167,7 @@ function total(counts: readonly number[]): number {
 function ruleWorking(
   list: PriceList,
   rule: PriceRule,
-  charged: Charged,
-  items: readonly BillItem[],
+  { charged, items }: { charged: Charged; items: readonly BillItem[] },
 ): Working {
   return {
     title: rule.label,

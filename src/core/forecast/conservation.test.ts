@@ -42,7 +42,7 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))(
       fc.assert(
         fc.property(order, ({ situation, sheet, coldSides }) => {
           coldSides.forEach((_, index) => {
-            const { claims, block } = claimsOnSide(situation, sheet, coldSides, index === 0 ? 1 : 2);
+            const { claims, block } = claimsOnSide({ situation, sheet, coldSides }, index === 0 ? 1 : 2);
             const covered = Float64Array.from(claims.free);
             for (const holding of claims.holdings) {
               holding.cells.forEach((cell, i) => {
@@ -90,9 +90,9 @@ describe('every sheet, however odd', () => {
   it('never leaves a clash or a hole without a finding', () => {
     fc.assert(
       fc.property(anyOrder, ({ situation, sheet, coldSides }) => {
-        const findings = findingsOf(situation, sheet, coldSides, forecast(situation, sheet, coldSides));
+        const findings = findingsOf({ situation, sheet, coldSides }, forecast(situation, sheet, coldSides));
         coldSides.forEach((_, index) => {
-          const { claims } = claimsOnSide(situation, sheet, coldSides, index === 0 ? 1 : 2);
+          const { claims } = claimsOnSide({ situation, sheet, coldSides }, index === 0 ? 1 : 2);
           for (const clash of claims.clashes) {
             expect(findings.some((f) => f.kind === 'clash' && f.blocks && clash.wants !== clash.holder)).toBe(
               true,

@@ -72,9 +72,7 @@ const FORM_CHARGES = { bulk: [], patties: ['patties'], links: ['linking'] } as c
 export function grindLine(
   species: Species,
   line: GrindLine,
-  index: number,
-  packaged: Weight,
-  sdShare: number,
+  { index, packaged, sdShare }: { index: number; packaged: Weight; sdShare: number },
 ): ForecastLine {
   const recipe = species.recipes.find((each) => each.id === line.recipe) ?? species.recipes[0]!;
   return {
@@ -112,9 +110,8 @@ export function grindLine(
 /** What a customer keeps of the fat, bone or skin. */
 export function keptLine(
   keep: PoolKeep,
-  packaged: Weight,
   unit: WeighingUnit,
-  sdShare: number,
+  { packaged, sdShare }: { packaged: Weight; sdShare: number },
 ): ForecastLine {
   const packWeight = weight(convertUnits(keep.packLb, 'lb', unit));
   return {

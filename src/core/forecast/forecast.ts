@@ -4,7 +4,7 @@ import { noExperience } from '../learning/experience';
 import { cutSpread, givesOf, P90_DEVIATIONS } from './spread';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims } from '../sheet/claims';
-import type { Situation } from '../sheet/situation';
+import type { Job, Situation } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
 import { wishesOf } from '../sheet/wishes';
 import { cutHolding, type SideOnTheBlock } from './cutting';
@@ -13,8 +13,8 @@ import { grindTrim, type GrindResult, type Trim } from './grind';
 import { draftLine, ownCutOf, type DraftLine } from './lines';
 import { mergeDrafts } from './mergeDrafts';
 import { lengthScaleOf } from './pieces';
-import { addLeftovers, addTrim, emptyPools, type Pools } from './pools';
-import { shareSpread, type GivenCut, type ShareSpread } from './shareSpread';
+import { addLeftovers, addTrim, emptyPools, type GivenCut, type Pools } from './pools';
+import { shareSpread, type ShareSpread } from './shareSpread';
 import { takeShare } from './takeShare';
 import type { Forecast, ForecastLine, Losses } from './types';
 import { withExperience } from './withExperience';
@@ -50,11 +50,12 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     throw new RangeError(`"coldSides" expected ${situation.sides} weights, got ${coldSides.length}`);
   }
   const { species } = situation;
-  const { cells, pools, sides } = shareOnTheBlock(situation, sheet, coldSides);
+  const job = { situation, sheet, coldSides };
+  const { cells, pools, sides } = shareOnTheBlock(job);
   const grind = grindOf(situation, sheet, pools);
   const coldWeight = sumWeights(coldSides);
   const cuts = sides.flatMap((side) => side.cuts);
-  return finish(situation, sheet, coldWeight, {
+  return finish(job, {
     drafts: mergeDrafts(sides[0]!.drafts, sides[1]?.drafts ?? []),
     pools,
     grind,
@@ -71,14 +72,11 @@ export type ShareOnTheBlock = {
 };
 
 /** Cuts every side of a share; at full precision, sinew picked out of the lean. */
-export function shareOnTheBlock(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-): ShareOnTheBlock {
+export function shareOnTheBlock(job: Job): ShareOnTheBlock {
+  const { situation, coldSides } = job;
   const cells = cellsOf(situation, wholeSideLb(situation, coldSides));
   const pools = emptyPools(cells.atoms.length);
-  const sides = coldSides.map((_, index) => cutSide(situation, sheet, coldSides, index === 0 ? 1 : 2, pools));
+  const sides = coldSides.map((_, index) => cutSide(job, index === 0 ? 1 : 2, pools));
   const sinew = pools.lean * situation.species.grind.sinewShare;
   pools.lean -= sinew;
   pools.inedible += sinew;
@@ -93,7 +91,7 @@ export function grindOf({ species, condition }: Situation, sheet: Sheet, trim: T
     ...(type?.lipidLean === undefined ? {} : { lean: type.lipidLean }),
   };
   const { packShrinkShare } = species.cutting;
-  return grindTrim(trim, sheet.grind, species.grind, { lipid, packShrinkShare });
+  return grindTrim(trim, sheet.grind, { rules: species.grind, lipid, packShrinkShare });
 }
 
 /**
@@ -101,9 +99,7 @@ export function grindOf({ species, condition }: Situation, sheet: Sheet, trim: T
  * animal are taken to be built alike: composition and lengths follow their mean weight.
  */
 export function claimsOnSide(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
+  { situation, sheet, coldSides }: Job,
   side: 1 | 2,
 ): { claims: Claims; block: SideOnTheBlock; lengthScale: number } {
   const { species, unit, condition } = situation;
@@ -113,7 +109,7 @@ export function claimsOnSide(
   const weightLeft = coldSides[side - 1]! * (1 - species.cutting.shrinkShare);
   const block = { species, type, cells, weightLeft };
   const lengthScale = lengthScaleOf(species, sideLb, type?.lengthFactor);
-  const wishes = wishesOf(situation, sheet, cells, side);
+  const wishes = wishesOf({ situation, sheet, cells }, side);
   const takes = takeShare({ block, unit, lengthScale });
   return { claims: claimCells(cells, wishes, takes), block, lengthScale };
 }
@@ -127,14 +123,9 @@ function wholeSideLb(situation: Situation, coldSides: readonly Weight[]): number
   return lb / cellsOf(situation, species.atlas.reference.sideLb).partOfSide;
 }
 
-function cutSide(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-  side: 1 | 2,
-  pools: Pools,
-): SideResult {
-  const { claims, block, lengthScale } = claimsOnSide(situation, sheet, coldSides, side);
+function cutSide(job: Job, side: 1 | 2, pools: Pools): SideResult {
+  const { situation, coldSides } = job;
+  const { claims, block, lengthScale } = claimsOnSide(job, side);
   const { uncertainty, grind } = situation.species;
   const usual = noExperience(uncertainty);
   const cuts: GivenCut[] = [];
@@ -143,8 +134,8 @@ function cutSide(
     const cut = withExperience(cutHolding(block, holding), experience);
     const gives = givesOf(block.cells, holding, cut);
     cuts.push({ cut, gives });
-    addTrim(pools, cut, gives, grind);
-    const spread = cutSpread(gives, block.cells, cut.packaged, uncertainty);
+    addTrim(pools, { cut, gives }, grind);
+    const spread = cutSpread({ gives, cells: block.cells, packaged: cut.packaged }, uncertainty);
     return draftLine({ situation, block, lengthScale, holding, cut, spread, experience });
   });
   addLeftovers(pools, block, claims.free);
@@ -152,7 +143,8 @@ function cutSide(
 }
 
 /** Rounds once and writes the result down. */
-function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unrounded): Forecast {
+function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecast {
+  const cold = sumWeights(coldSides);
   const { species, unit } = situation;
   const { drafts, pools, grind } = exact;
   const kept = keptPools(situation, sheet, exact);
@@ -180,8 +172,10 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
         kerf: rounded.kerf[i]!,
       }),
     ),
-    ...grind.parts.map((part, i) => grindLine(species, part.line, i, rounded.grind[i]!, grindShare)),
-    ...kept.map((pool, i) => keptLine(pool.keep, rounded.kept[i]!, unit, keptShare)),
+    ...grind.parts.map((part, i) =>
+      grindLine(species, part.line, { index: i, packaged: rounded.grind[i]!, sdShare: grindShare }),
+    ),
+    ...kept.map((pool, i) => keptLine(pool.keep, unit, { packaged: rounded.kept[i]!, sdShare: keptShare })),
   ].filter((line) => line.gross > 0);
   const losses: Losses = {
     fat: rounded.fat[0]!,
@@ -193,7 +187,11 @@ function finish(situation: Situation, sheet: Sheet, cold: Weight, exact: Unround
     grinder: rounded.grinder[0]!,
     cuttingShrink: sumWeights([rounded.cuttingShrink[0]!, ...rounded.airLoss]),
   };
-  return { ...totals(situation, cold, lines, spread.takeHome), losses, pool: grindPool(pools, grind, lines) };
+  return {
+    ...totals(situation, lines, { cold, takeHomeSpread: spread.takeHome }),
+    losses,
+    pool: grindPool(pools, grind, lines),
+  };
 }
 
 /** What reaches no box, each a list of one for the rounding. */
@@ -232,9 +230,8 @@ function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLin
 
 function totals(
   { unit }: Situation,
-  cold: Weight,
   lines: readonly ForecastLine[],
-  takeHomeSpread: number,
+  { cold, takeHomeSpread }: { cold: Weight; takeHomeSpread: number },
 ): Omit<Forecast, 'losses' | 'pool'> {
   const takeHome = sumWeights(lines.map((line) => line.packaged));
   const spread = Math.round(P90_DEVIATIONS * takeHomeSpread);

@@ -21,20 +21,18 @@ function trim(lean: number, looseFat: number, attachedFat = 0): Trim {
 describe('the grind', () => {
   it('takes fat for the wish: 52 of lean and 13 of fat are 20 %', () => {
     expect(fatNeeded(52, 20)).toBe(13);
-    expect(grindTrim(trim(52, 40), order(20, line()), rules)).toMatchObject({ fatUsed: 13, fatPct: 20 });
+    expect(grindTrim(trim(52, 40), order(20, line()), { rules })).toMatchObject({ fatUsed: 13, fatPct: 20 });
   });
 
   it('never takes more fat than there is', () => {
-    const short = grindTrim(trim(10_000, 1_000), order(30, line()), rules);
+    const short = grindTrim(trim(10_000, 1_000), order(30, line()), { rules });
     expect(short.fatUsed).toBe(1_000);
     expect(short.fatPct).toBeCloseTo(9.09, 2);
   });
 
   it('cannot come out leaner than the fat that hangs on the trim', () => {
     const fat = grindTrim(trim(43.38, 25.3, 10.6), order(20, line()), {
-      ...rules,
-      fatBasis: 'total',
-      lipid: { lean: 0.06, fat: 0.8 },
+      rules: { ...rules, fatBasis: 'total', lipid: { lean: 0.06, fat: 0.8 } },
     });
     expect(fat.fatUsed).toBeCloseTo(10.6, 6);
     expect(fat.fatPct).toBeCloseTo(20.53, 2);
@@ -54,7 +52,7 @@ describe('the grind', () => {
       line({ recipe: 'breakfast', form: 'links', amount: { kind: 'weight', weight: 3_000 as Weight } }),
       line(),
     );
-    const [links, bulk] = grindTrim(trim(7_500, 5_000), asked, rules).parts;
+    const [links, bulk] = grindTrim(trim(7_500, 5_000), asked, { rules }).parts;
     expect(links!.packaged).toBeCloseTo(3_000, 6);
     expect(bulk!.packaged).toBeCloseTo(10_000 * 0.99 - 3_000 / 0.97, 6);
   });
@@ -63,13 +61,13 @@ describe('the grind', () => {
     const [only] = grindTrim(
       trim(7_500, 5_000),
       order(25, line({ amount: { kind: 'weight', weight: 2_000 as Weight } })),
-      rules,
+      { rules },
     ).parts;
     expect(only!.packaged).toBeCloseTo(9_900, 6);
   });
 
   it('with no lean makes nothing', () => {
-    const nothing = grindTrim(trim(0, 4_000), order(25, line()), rules);
+    const nothing = grindTrim(trim(0, 4_000), order(25, line()), { rules });
     expect(nothing).toMatchObject({ fatUsed: 0, fatPct: 0, loss: 0 });
     expect(nothing.parts[0]!.packaged).toBe(0);
   });
@@ -95,7 +93,8 @@ describe('the grind', () => {
         fc.integer({ min: 15, max: 35 }),
         fc.array(anyLine, { minLength: 1, maxLength: 4 }),
         (lean, fat, attachedFat, fatPct, lines) => {
-          const result = grindTrim({ lean, looseFat: fat, attachedFat }, order(fatPct, ...lines), rules, {
+          const result = grindTrim({ lean, looseFat: fat, attachedFat }, order(fatPct, ...lines), {
+            rules,
             packShrinkShare: 0.005,
           });
           const made = result.parts.reduce((sum, part) => sum + part.packaged, 0);

@@ -61,21 +61,24 @@ export function fatPctOf(lean: number, fat: number, { fatBasis, lipid }: FatCoun
   return (100 * counted) / (lean + fat);
 }
 
+/** What a grind is drawn by. */
+export type GrindBy = {
+  readonly rules: GrindRules;
+  readonly lipid?: GrindRules['lipid'];
+  readonly packShrinkShare?: number;
+};
+
 /**
  * Draws the grind from the trim: all the lean and the fat that hangs on it, then loose fat up to the wish and never
  * more than there is. Lines with a weight are filled first, in order; the line that takes the rest gets what is
  * left. Links lose more in the casing. Nothing is lost: lean + fat used = parts + loss + air.
  *
- * @param packShrinkShare - lost from every packed pound
+ * @param by - the species' rules; the carcass' own lipid; what is lost from every packed pound
  */
 export function grindTrim(
   trim: Trim,
   order: GrindOrder,
-  rules: GrindRules,
-  {
-    lipid = rules.lipid,
-    packShrinkShare = 0,
-  }: { lipid?: GrindRules['lipid']; packShrinkShare?: number } = {},
+  { rules, lipid = rules.lipid, packShrinkShare = 0 }: GrindBy,
 ): GrindResult {
   const count = { fatBasis: rules.fatBasis, lipid };
   const { lean, looseFat, attachedFat } = trim;
@@ -83,7 +86,7 @@ export function grindTrim(
   const fatUsed = attachedFat + Math.min(looseFat, Math.max(0, needed - attachedFat));
   const mixed = lean + fatUsed;
   const ground = mixed * (1 - rules.grinderLossShare);
-  const { parts, left } = fillLines(ground, order.lines, rules, packShrinkShare);
+  const { parts, left } = fillLines(ground, order.lines, { rules, packShrinkShare });
   if (left > 0 && parts.length > 0) parts[parts.length - 1] = addTo(parts[parts.length - 1]!, left);
   const full = parts.reduce((sum, part) => sum + part.packaged, 0);
   return {
@@ -103,8 +106,7 @@ function addTo(part: GrindPart, more: number): GrindPart {
 function fillLines(
   ground: number,
   lines: readonly GrindLine[],
-  rules: GrindRules,
-  packShrinkShare: number,
+  { rules, packShrinkShare }: Required<Omit<GrindBy, 'lipid'>>,
 ): { parts: GrindPart[]; left: number } {
   let left = ground;
   const drawn = new Map<GrindLine, number>();

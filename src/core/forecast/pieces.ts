@@ -38,8 +38,7 @@ export type HeldRun = {
 export function heldRun(
   rule: { readonly run: readonly string[]; readonly lengthIn?: number },
   holding: Holding,
-  cells: Cells,
-  lengthScale: number,
+  { cells, lengthScale }: Pick<PieceContext, 'cells' | 'lengthScale'>,
 ): HeldRun {
   const scale = lengthScale * usablePart(rule, cells);
   const held: { vertebra: number; lengthIn: number }[] = [];
@@ -95,7 +94,7 @@ export function piecesOf(context: PieceContext, holding: Holding, packaged: numb
     case 'roasts':
       return Math.max(1, Math.round(packaged / weightParam(values, rule.weight)));
     case 'discs':
-      return discsOf(rule, holding, context, numberParam(values, rule.perPiece ?? '', 1));
+      return discsOf(rule, holding, context);
     case 'slices':
       return (
         (slicesOf(context, holding, rule).count +
@@ -109,20 +108,20 @@ type DiscRule = Extract<PieceRule, { kind: 'discs' }>;
 type SliceRule = Extract<PieceRule, { kind: 'slices' }>;
 
 /** Whole vertebrae of a run that are held, so many to a piece; the last piece may have fewer. */
-function discsOf({ run }: DiscRule, holding: Holding, { cells }: PieceContext, perPiece: number): number {
+function discsOf({ run, perPiece = '' }: DiscRule, holding: Holding, { cells }: PieceContext): number {
   const held = new Set(
     holding.cells.filter(
       (cell, i) => run.includes(cells.atoms[cells.atomOf[cell]!]!.id) && holding.fractions[i]! > 0.5,
     ),
   );
-  return Math.ceil(held.size / perPiece);
+  return Math.ceil(held.size / numberParam(holding.form.form.params, perPiece, 1));
 }
 
 /** Slices of a held run with the measures they were counted by, inches. */
 function slicesOf({ species, cells, lengthScale }: PieceContext, holding: Holding, rule: SliceRule) {
   const { product } = holding.wish;
   const { cutting } = species;
-  const run = heldRun(rule, holding, cells, lengthScale);
+  const run = heldRun(rule, holding, { cells, lengthScale });
   const thicknessIn = numberParam(holding.form.form.params, rule.thickness, 1);
   const kerfIn = product.saw ? cutting.kerfIn : 0;
   const endLossIn = rule.endLossIn ?? cutting.endLossIn;
@@ -143,7 +142,7 @@ export function namesOf(context: PieceContext, holding: Holding): NamedPieces[] 
   const { namesAlong, pieces: rule } = holding.wish.product;
   if (!namesAlong || (rule.kind !== 'slices' && rule.kind !== 'discs')) return [];
   const { cells, lengthScale } = context;
-  const run = heldRun(rule, holding, cells, lengthScale);
+  const run = heldRun(rule, holding, { cells, lengthScale });
   const starts = namesAlong.map((along) => ({
     name: along.name,
     atIn:

@@ -1,6 +1,9 @@
 import type { GrindRules } from '../species/types';
 import type { CutYield, SideOnTheBlock } from './cutting';
 
+/** A cut of a side with what each atom gives to it. */
+export type GivenCut = { readonly cut: CutYield; readonly gives: ReadonlyMap<number, number> };
+
 /** What comes off the cuts or is left of them, at full precision, thousandths. */
 export type Pools = {
   lean: number;
@@ -47,12 +50,11 @@ export function emptyPools(atoms: number): Pools {
 /**
  * Adds what trimming one cut gives to the pools.
  *
- * @param gives - what each atom gives to the packed cut; its trim is taken to come from the atoms in the same proportion
+ * @param given - the cut, and what each atom gives to it; its trim is taken to come from the atoms in the same proportion
  */
 export function addTrim(
   pools: Pools,
-  { trim, stockBone, packaged }: CutYield,
-  gives: ReadonlyMap<number, number>,
+  { cut: { trim, stockBone, packaged }, gives }: GivenCut,
   rules: GrindRules,
 ): void {
   const attached = trim.fat * rules.attachedShare.trim;
@@ -81,14 +83,19 @@ export function addLeftovers(pools: Pools, block: SideOnTheBlock, free: Float64A
   const { cells, weightLeft } = block;
   for (let cell = 0; cell < cells.count; cell += 1) {
     const mass = weightLeft * free[cell]!;
-    if (mass > 0) addLeftover(pools, block, cell, mass);
+    if (mass > 0) addLeftover(pools, block, { cell, mass });
     const lost = weightLeft * cells.share[cell]! * (1 - cells.sound[cell]!);
     pools.inedible += lost;
   }
 }
 
-/** @param mass - weight of the whole side times the free part of the cell */
-function addLeftover(pools: Pools, { cells, species }: SideOnTheBlock, cell: number, mass: number): void {
+type Leftover = {
+  readonly cell: number;
+  /** Weight of the whole side times the free part of the cell. */
+  readonly mass: number;
+};
+
+function addLeftover(pools: Pools, { cells, species }: SideOnTheBlock, { cell, mass }: Leftover): void {
   const index = cells.atomOf[cell]!;
   const atom = cells.atoms[index]!;
   const lean = mass * cells.lean[cell]!;

@@ -1,7 +1,7 @@
 import { convertUnits, sumWeights, weight, ZERO_WEIGHT, type Weight } from '../quantity/weight';
 import { formOf, withAnswer } from '../sheet/houseSheet';
-import { decisionById, type Situation } from '../sheet/situation';
-import type { Answer, Sheet } from '../sheet/types';
+import { decisionById, type Job } from '../sheet/situation';
+import type { Answer, Form, Sheet } from '../sheet/types';
 import type { Decision, Sacrifice } from '../species/types';
 import { forecast } from './forecast';
 import type { Forecast } from './types';
@@ -33,14 +33,10 @@ export type SausageBudget = {
 /**
  * What the grind is, what the sausage asked for needs, and what giving up each cut would add.
  *
- * @param expected - the forecast of the same sheet and sides
+ * @param expected - the forecast of the same job
  */
-export function sausageBudget(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-  expected: Forecast,
-): SausageBudget {
+export function sausageBudget(job: Job, expected: Forecast): SausageBudget {
+  const { situation, sheet } = job;
   const { grind: rules, recipes } = situation.species;
   const minBatch = weight(convertUnits(rules.minBatchLb.default, 'lb', situation.unit));
   const kinds = new Set(
@@ -58,21 +54,19 @@ export function sausageBudget(
     short: Math.max(0, needed - grind) as Weight,
     batches: Math.floor(grind / minBatch),
     sacrifices: rules.sacrifices.flatMap((sacrifice) => {
-      const offered = offer(situation, sheet, coldSides, expected, sacrifice);
+      const offered = offer(job, expected, sacrifice);
       return offered && offered.grindGained > 0 ? [offered] : [];
     }),
   };
 }
 
-function offer(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-  expected: Forecast,
-  sacrifice: Sacrifice,
-): SacrificeOffer | undefined {
+function offer(job: Job, expected: Forecast, sacrifice: Sacrifice): SacrificeOffer | undefined {
+  const { situation, sheet, coldSides } = job;
   const decision = decisionById(situation.species, sacrifice.decision);
-  const answer = givenUp(situation, decision, sheet.answers[decision.id], sacrifice);
+  const answer = givenUp(formOf(decision, sacrifice.option, situation), sheet.answers[decision.id], {
+    sacrifice,
+    decision,
+  });
   if (!answer) return undefined;
   const changed = withAnswer(sheet, decision.id, answer);
   const after = forecast(situation, changed, coldSides);
@@ -93,12 +87,10 @@ function cutsOf(expected: Forecast): Weight {
 
 /** The answer with the cut, or its part, ground; undefined when the zone is ground or undecided already. */
 function givenUp(
-  situation: Situation,
-  decision: Decision,
+  ground: Form,
   answer: Answer | undefined,
-  sacrifice: Sacrifice,
+  { sacrifice, decision }: { sacrifice: Sacrifice; decision: Decision },
 ): Answer | undefined {
-  const ground = formOf(decision, sacrifice.option, situation);
   if (!answer) return undefined;
   const kept = answer.forms.filter((form) => form.option !== sacrifice.option);
   if (kept.length === 0) return undefined;

@@ -1,12 +1,8 @@
 import type { Cells } from '../atlas/cells';
 import { atomSpread, grindSlopes } from './spread';
 import type { Species } from '../species/types';
-import type { CutYield } from './cutting';
 import type { GrindResult } from './grind';
-import type { Pools } from './pools';
-
-/** A cut of a side with what each atom gives to it. */
-export type GivenCut = { readonly cut: CutYield; readonly gives: ReadonlyMap<number, number> };
+import type { GivenCut, Pools } from './pools';
 
 /** Standard deviations of the grind and of the whole take-home; weights in thousandths. */
 export type ShareSpread = { readonly grind: number; readonly takeHome: number };

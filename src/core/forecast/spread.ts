@@ -54,9 +54,7 @@ export function givesOf(cells: Cells, holding: Holding, cut: CutYield): Map<numb
 
 /** Standard deviation of a packed cut: its atoms, and the hand that trims it. */
 export function cutSpread(
-  gives: ReadonlyMap<number, number>,
-  cells: Cells,
-  packaged: number,
+  { gives, cells, packaged }: { gives: ReadonlyMap<number, number>; cells: Cells; packaged: number },
   uncertainty: Uncertainty,
 ): number {
   return Math.hypot(atomSpread(gives, cells.atomShare, uncertainty), uncertainty.cutCv * packaged);

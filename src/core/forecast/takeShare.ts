@@ -30,7 +30,7 @@ export function takeShare(context: Context): TakeShare {
       case 'pieces':
         return divide(amount.count, wholePieces(context, wish, form));
       case 'packs':
-        return packsShare(context, wish, form, amount.count);
+        return packsShare({ ...context, count: amount.count }, wish, form);
     }
   };
 }
@@ -65,7 +65,7 @@ function wholeLength(context: Context, wish: DecisionWish, form: FormWish): numb
   const holding = wholeHolding(context, wish, form);
   const pieces = holding?.wish.product.pieces;
   if (!holding || !pieces || !('run' in pieces)) return 0;
-  return heldRun(pieces, holding, context.block.cells, context.lengthScale).lengthIn;
+  return heldRun(pieces, holding, { cells: context.block.cells, lengthScale: context.lengthScale }).lengthIn;
 }
 
 function wholePieces(context: Context, wish: DecisionWish, form: FormWish): number {
@@ -76,7 +76,11 @@ function wholePieces(context: Context, wish: DecisionWish, form: FormWish): numb
   return piecesOf({ species: block.species, cells: block.cells, unit, lengthScale }, holding, packaged) ?? 0;
 }
 
-function packsShare(context: Context, wish: DecisionWish, form: FormWish, count: number): number {
+function packsShare(
+  { count, ...context }: Context & { count: number },
+  wish: DecisionWish,
+  form: FormWish,
+): number {
   const packs = form.products[0]?.product.packs;
   const values = form.form.params;
   if (packs?.kind === 'pieces') {

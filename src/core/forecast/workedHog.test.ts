@@ -115,7 +115,10 @@ describe('the sausage budget', () => {
     'picnic',
     form('picnic', 'roast'),
   );
-  const budget = sausageBudget(half, keepAll, COLD, forecast(half, keepAll, COLD));
+  const budget = sausageBudget(
+    { situation: half, sheet: keepAll, coldSides: COLD },
+    forecast(half, keepAll, COLD),
+  );
 
   it('says that a half that keeps everything has under four pounds of grind', () => {
     expect(budget.grind / 1000).toBeCloseTo(3.9, 1);
@@ -139,7 +142,10 @@ describe('the sausage budget', () => {
   it('offers the smallest regret first and nothing that is ground already', () => {
     expect(budget.sacrifices[0]!.id).toBe('fore-hock');
     const ground = answer(keepAll, 'picnic', form('picnic', 'grind'));
-    const after = sausageBudget(half, ground, COLD, forecast(half, ground, COLD));
+    const after = sausageBudget(
+      { situation: half, sheet: ground, coldSides: COLD },
+      forecast(half, ground, COLD),
+    );
     expect(after.sacrifices.map((each) => each.id)).not.toContain('picnic');
   });
 });

@@ -29,10 +29,14 @@ export type Patties = {
 /**
  * Patties of a grind, so many to a pack; the odd ones make a short pack.
  *
- * @param patty - pounds of one
- * @example pattiesOf(24.6, 1, 1 / 3, 4).patties // => 70
+ * @param size - pounds of one, and how many to a pack
+ * @example pattiesOf(24.6, 1, { patty: 1 / 3, perPack: 4 }).patties // => 70
  */
-export function pattiesOf(grind: number, dead: number, patty: number, perPack: number): Patties {
+export function pattiesOf(
+  grind: number,
+  dead: number,
+  { patty, perPack }: { patty: number; perPack: number },
+): Patties {
   const patties = Math.max(0, Math.floor((grind - dead) / patty + ROUNDING_DUST));
   return {
     patties,

@@ -5,10 +5,12 @@ export type Aged = { readonly dried: number; readonly faceTrim: number; readonly
  * Dry ageing: the air takes its share of what is left each day, then the dried face is cut off:
  * left = W x (1 - e)^d x (1 - f).
  *
- * @param daily - share of what is left, each day
- * @param faceTrim - share of the dried piece
+ * @param by - share of what is left that each day takes, and share of the dried piece that is cut off
  */
-export function dryAged(start: number, daily: number, days: number, faceTrim: number): Aged {
+export function dryAged(
+  start: number,
+  { daily, days, faceTrim }: { daily: number; days: number; faceTrim: number },
+): Aged {
   const dried = start * (1 - daily) ** days;
   return { dried, faceTrim: dried * faceTrim, left: dried * (1 - faceTrim) };
 }

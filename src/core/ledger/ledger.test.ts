@@ -22,7 +22,7 @@ const pounds = (units: number) => Math.round(units * 1000) as Weight;
 const share = { kind: 'share', owner: 's1' } as const;
 
 function posted(purpose: WeighingPurpose, net: Weight, id = 'w1'): readonly Posting[] {
-  const postings = postWeighing('s1', id, purpose, net);
+  const postings = postWeighing({ shareId: 's1', weighingId: id, purpose, net });
   if (!postings.ok) throw new Error(postings.message);
   return postings.value;
 }
@@ -122,7 +122,9 @@ describe('a weighing', () => {
   });
 
   it('of nothing is refused', () => {
-    expect(postWeighing('s1', 'w1', { kind: 'tub' }, 0 as Weight)).toMatchObject({
+    expect(
+      postWeighing({ shareId: 's1', weighingId: 'w1', purpose: { kind: 'tub' }, net: 0 as Weight }),
+    ).toMatchObject({
       ok: false,
       reason: 'nothing-on-the-scale',
     });

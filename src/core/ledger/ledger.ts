@@ -107,18 +107,26 @@ export function lineOfCure({ owner }: Account): string {
   return owner.slice(owner.indexOf('/') + 1);
 }
 
+/** What was weighed, for whom, and what for. */
+export type WeighedNet = {
+  readonly shareId: string;
+  /** Names the package account. */
+  readonly weighingId: string;
+  readonly purpose: WeighingPurpose;
+  readonly net: Weight;
+};
+
 /**
  * The postings of one weighing for a share.
  *
- * @param weighingId - names the package account
  * @returns the postings, or why there is nothing to post
  */
-export function postWeighing(
-  shareId: string,
-  weighingId: string,
-  purpose: WeighingPurpose,
-  net: Weight,
-): Result<readonly Posting[], 'nothing-on-the-scale'> {
+export function postWeighing({
+  shareId,
+  weighingId,
+  purpose,
+  net,
+}: WeighedNet): Result<readonly Posting[], 'nothing-on-the-scale'> {
   if (net <= 0) {
     return failure(
       'nothing-on-the-scale',

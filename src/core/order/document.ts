@@ -100,7 +100,7 @@ export function readSheet(document: SheetDocument, situation: Situation, from: W
     Object.fromEntries(
       Object.entries(document[where] ?? {}).map(([id, forms]) => [
         id,
-        readAnswer(id, forms, `${where}.${id}`, { situation, from, unreadable }),
+        readAnswer(id, forms, { field: `${where}.${id}`, situation, from, unreadable }),
       ]),
     );
   const sheet: Sheet = {
@@ -108,26 +108,33 @@ export function readSheet(document: SheetDocument, situation: Situation, from: W
     answers: { ...base.answers, ...read('answers') },
     secondSide: read('secondSide'),
     keeps: { ...base.keeps, ...document.keeps },
-    grind: readGrind(document.grind, base.grind, situation, from),
+    grind: readGrind(document.grind, base.grind, { situation, from }),
     wrap: document.wrap ?? base.wrap,
     instructions: document.instructions ?? '',
   };
   return { sheet, problems: [...unreadable, ...sheetProblems(situation, sheet)] };
 }
 
-type Reading = { situation: Situation; from: WeighingUnit; unreadable: FieldProblem[] };
+type Reading = Units & {
+  /** Where in the file it stands. */
+  readonly field: string;
+  readonly unreadable: FieldProblem[];
+};
 
-function readAnswer(id: string, forms: readonly FormDocument[], field: string, reading: Reading): Answer {
+/** What a file's weights are read into, and the unit they are said in. */
+type Units = { readonly situation: Situation; readonly from: WeighingUnit };
+
+function readAnswer(id: string, forms: readonly FormDocument[], reading: Reading): Answer {
   const decision = decisionsAsked(reading.situation).find((each) => each.id === id);
   return {
     forms: forms.map((form, at) => {
       const option = decision?.options.find((each) => each.id === form.option);
-      return readForm(form, option, `${field}.forms[${at}]`, reading);
+      return readForm(form, option, { ...reading, field: `${reading.field}.forms[${at}]` });
     }),
   };
 }
 
-function readForm(form: FormDocument, option: Option | undefined, field: string, reading: Reading): Form {
+function readForm(form: FormDocument, option: Option | undefined, reading: Reading): Form {
   const amount = readAmount(form.amount ?? 'rest', reading);
   if (!option) return { option: form.option, amount, params: {} };
   const said = Object.entries(form.params ?? {}).map(([id, value]): [string, ParamValues[string]] => {
@@ -138,14 +145,14 @@ function readForm(form: FormDocument, option: Option | undefined, field: string,
     if (spec?.kind !== 'length' || typeof value !== 'string') return [id, value];
     const parsed = parseLength(value, { ...spec, words: spec.words ?? {} });
     if (parsed.ok) return [id, parsed.value];
-    reading.unreadable.push({ field: `${field}.params.${id}`, message: parsed.message });
+    reading.unreadable.push({ field: `${reading.field}.params.${id}`, message: parsed.message });
     return [id, spec.defaultIn];
   });
   const params = { ...defaultParams(option, reading.situation.unit), ...Object.fromEntries(said) };
   return { option: form.option, amount, params };
 }
 
-function readAmount(amount: AmountDocument, { situation, from }: Reading): Amount {
+function readAmount(amount: AmountDocument, { situation, from }: Units): Amount {
   if (amount === 'rest') return { kind: 'rest' };
   if ('sharePct' in amount) return { kind: 'share', pct: amount.sharePct };
   if ('packs' in amount) return { kind: 'packs', count: amount.packs };
@@ -154,12 +161,7 @@ function readAmount(amount: AmountDocument, { situation, from }: Reading): Amoun
   return { kind: 'weight', weight: documentWeight(amount.weight, from, situation.unit) };
 }
 
-function readGrind(
-  grind: SheetDocument['grind'],
-  house: GrindOrder,
-  situation: Situation,
-  from: WeighingUnit,
-): GrindOrder {
+function readGrind(grind: SheetDocument['grind'], house: GrindOrder, { situation, from }: Units): GrindOrder {
   const inShop = (value: number) => documentWeight(value, from, situation.unit);
   const usual = house.lines[0]!.packWeight;
   return {

@@ -95,7 +95,7 @@ export function workOut(
       share,
       basis: leastCertain(sides.map((side) => side.basis)),
       forecast: expected,
-      findings: findingsOf(situation, sheet, cold, expected),
+      findings: findingsOf({ situation, sheet, coldSides: cold }, expected),
     };
   });
 }

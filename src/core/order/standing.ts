@@ -104,7 +104,8 @@ export function estimateOf(file: ShareFile): Bill {
 
 export function openQuestions(file: ShareFile): Finding[] {
   const { weights } = coldSides(file);
-  return findingsOf(file.situation, sheetInForce(file), weights, planOf(file).expected);
+  const job = { situation: file.situation, sheet: sheetInForce(file), coldSides: weights };
+  return findingsOf(job, planOf(file).expected);
 }
 
 /** Whole days since the animal was killed, by the shop's calendar, until it went to the block. */

@@ -18,8 +18,12 @@ const ground: Ground = {
 const clashing = answered(house, 'back-ribs', form('back-ribs', 'slab'));
 
 function ways(sheet: Sheet) {
-  const [clash] = findingsOf(half, sheet, COLD, evaluate(ground, sheet).forecast);
-  return waysOut(half, sheet, COLD, clash!, (_, changed) => evaluate(ground, changed).bill.total);
+  const [clash] = findingsOf({ situation: half, sheet, coldSides: COLD }, evaluate(ground, sheet).forecast);
+  return waysOut(
+    { situation: half, sheet, coldSides: COLD },
+    clash!,
+    (_, changed) => evaluate(ground, changed).bill.total,
+  );
 }
 
 describe('the two ways out of a clash', () => {
@@ -33,7 +37,9 @@ describe('the two ways out of a clash', () => {
       becomes: 'Chops, boneless',
     });
     for (const way of [keepChops!, keepRibs!]) {
-      const open = findingsOf(half, way.sheet, COLD, way.forecast).filter((finding) => finding.blocks);
+      const open = findingsOf({ situation: half, sheet: way.sheet, coldSides: COLD }, way.forecast).filter(
+        (finding) => finding.blocks,
+      );
       expect(open).toEqual([]);
     }
   });
@@ -41,12 +47,10 @@ describe('the two ways out of a clash', () => {
   it('each say their weight and their money', () => {
     expect(keepChops!.forecast.takeHome).toBeGreaterThan(keepRibs!.forecast.takeHome);
     expect(keepRibs!.charges).toBeGreaterThan(keepChops!.charges);
-    const sentence = tradeOffSentence(
-      evaluate(ground, keepChops!.sheet),
-      evaluate(ground, keepRibs!.sheet),
-      'lb',
-      '$',
-    );
+    const sentence = tradeOffSentence(evaluate(ground, keepChops!.sheet), evaluate(ground, keepRibs!.sheet), {
+      unit: 'lb',
+      sign: '$',
+    });
     expect(sentence).toMatch(
       /^\d\.\d\d lb less in the boxes, \d\.\d\d lb more of it grind and \$\d\.\d\d more on the bill$/,
     );
@@ -61,12 +65,12 @@ describe('the two ways out of a clash', () => {
 describe('the sentence of a trade-off', () => {
   it('says so when nothing changes', () => {
     const now = evaluate(ground, house);
-    expect(tradeOffSentence(now, now, 'lb', '$')).toBe('the same weight and the same bill');
+    expect(tradeOffSentence(now, now, { unit: 'lb', sign: '$' })).toBe('the same weight and the same bill');
   });
 
   it('names only what changes', () => {
     const paper = evaluate(ground, { ...house, wrap: 'paper' });
-    expect(tradeOffSentence(evaluate(ground, house), paper, 'lb', '$')).toMatch(
+    expect(tradeOffSentence(evaluate(ground, house), paper, { unit: 'lb', sign: '$' })).toMatch(
       /^\$\d+\.\d\d less on the bill$/,
     );
   });

@@ -1,10 +1,9 @@
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/types';
 import type { Cents } from '../quantity/money';
-import type { Weight } from '../quantity/weight';
 import { findingsOf, type Finding } from './findings';
 import { formOf, withAnswer } from '../sheet/houseSheet';
-import { decisionById, whyNotOffered, type Situation } from '../sheet/situation';
+import { decisionById, whyNotOffered, type Job } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
 
 /** One way out of a clash: whose wish is kept, what the other becomes, and what it comes to. */
@@ -26,13 +25,8 @@ export type PriceOf = (expected: Forecast, sheet: Sheet) => Cents;
  * and change the wish, or keep the wish and change what holds it. The change is the first other form of that
  * zone, in the order the zone lists them, that leaves no clash between the two.
  */
-export function waysOut(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-  clash: Pick<Finding, 'decision' | 'holder'>,
-  priceOf: PriceOf,
-): WayOut[] {
+export function waysOut(job: Job, clash: Pick<Finding, 'decision' | 'holder'>, priceOf: PriceOf): WayOut[] {
+  const { situation, sheet, coldSides } = job;
   const pair = [clash.decision, clash.holder!];
   return [
     [clash.holder!, clash.decision],
@@ -46,7 +40,7 @@ export function waysOut(
         changes!,
       );
       const expected = forecast(situation, changed, coldSides);
-      const open = findingsOf(situation, changed, coldSides, expected).some(
+      const open = findingsOf({ ...job, sheet: changed }, expected).some(
         (finding) =>
           finding.kind === 'clash' && pair.includes(finding.decision) && pair.includes(finding.holder!),
       );

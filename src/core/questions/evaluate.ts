@@ -34,8 +34,7 @@ function moreOrLess(change: Weight, unit: WeighingUnit, where: string): string {
 export function tradeOffSentence(
   now: Evaluation,
   other: Evaluation,
-  unit: WeighingUnit,
-  sign: string,
+  { unit, sign }: { unit: WeighingUnit; sign: string },
 ): string {
   const money = (other.bill.total - now.bill.total) as Cents;
   const parts = [

@@ -7,7 +7,7 @@ import { decisionsAsked, type Situation } from '../sheet/situation';
 import type { GrindLine, Sheet } from '../sheet/types';
 
 function findings(sheet: Sheet, situation: Situation = half, cold: readonly Weight[] = COLD): Finding[] {
-  return findingsOf(situation, sheet, cold, forecast(situation, sheet, cold));
+  return findingsOf({ situation, sheet, coldSides: cold }, forecast(situation, sheet, cold));
 }
 
 const kinds = (found: readonly Finding[]) => found.map((finding) => finding.kind);

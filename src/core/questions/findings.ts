@@ -4,7 +4,14 @@ import type { Forecast } from '../forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
 import type { Decision, Species } from '../species/types';
 import type { Claims } from '../sheet/claims';
-import { decisionById, decisionsAsked, optionById, whyNotOffered, type Situation } from '../sheet/situation';
+import {
+  decisionById,
+  decisionsAsked,
+  optionById,
+  whyNotOffered,
+  type Job,
+  type Situation,
+} from '../sheet/situation';
 import type { Answer, Sheet } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
 
@@ -37,19 +44,13 @@ const WORTH_ASKING = 0.005;
 /**
  * Everything open on a sheet: holes, clashes, wishes beyond what there is, batches too small.
  *
- * @param coldSides - cold weight of each side, thousandths
- * @param expected - the forecast of the same sheet and sides
+ * @param expected - the forecast of the same job
  */
-export function findingsOf(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-  expected: Forecast,
-): Finding[] {
-  const perSide = coldSides.flatMap((_, index) => {
+export function findingsOf(job: Job, expected: Forecast): Finding[] {
+  const perSide = job.coldSides.flatMap((_, index) => {
     const side = index === 0 ? 1 : 2;
-    const { claims, block } = claimsOnSide(situation, sheet, coldSides, side);
-    return sideFindings(situation, sheet, { claims, cells: block.cells }, side);
+    const { claims, block } = claimsOnSide(job, side);
+    return sideFindings(job, { claims, cells: block.cells, side });
   });
   const seen = new Set<string>();
   const once = perSide.filter((finding) => {
@@ -58,16 +59,16 @@ export function findingsOf(
     seen.add(key);
     return isNew;
   });
-  return [...once, ...grindFindings(situation, sheet, expected)];
+  return [...once, ...grindFindings(job, expected)];
 }
 
-type Divided = { readonly claims: Claims; readonly cells: Cells };
+type Divided = { readonly claims: Claims; readonly cells: Cells; readonly side: 1 | 2 };
 
-function sideFindings(situation: Situation, sheet: Sheet, divided: Divided, side: 1 | 2): Finding[] {
-  const { claims } = divided;
+function sideFindings({ situation, sheet }: Job, divided: Divided): Finding[] {
+  const { claims, side } = divided;
   const perDecision = decisionsAsked(situation).flatMap((decision) => {
     const answer = answerOn(sheet, decision.id, side);
-    return answer ? answerFindings(situation, decision, answer, claims, side) : [unanswered(decision, side)];
+    return answer ? answerFindings(situation, { decision, answer }, divided) : [unanswered(decision, side)];
   });
   const clashes = claims.clashes.map((clash) => ({
     kind: 'clash' as const,
@@ -77,7 +78,7 @@ function sideFindings(situation: Situation, sheet: Sheet, divided: Divided, side
     sentence: contestSentence(situation.species, clash.atoms),
     blocks: true,
   }));
-  return [...clashes, ...perDecision, ...watchFindings(situation, sheet, divided, side)];
+  return [...clashes, ...perDecision, ...watchFindings(situation, sheet, divided)];
 }
 
 function unanswered(decision: Decision, side: 1 | 2): Finding {
@@ -88,10 +89,8 @@ function unanswered(decision: Decision, side: 1 | 2): Finding {
 
 function answerFindings(
   situation: Situation,
-  decision: Decision,
-  answer: Answer,
-  claims: Claims,
-  side: 1 | 2,
+  { decision, answer }: { decision: Decision; answer: Answer },
+  { claims, side }: Divided,
 ): Finding[] {
   const found: Finding[] = [];
   const note = (kind: FindingKind, sentence: string, blocks = true) =>
@@ -141,17 +140,14 @@ function atomName(species: Species, id: string): string {
   return species.atlas.atoms.find((atom) => atom.id === id)?.name ?? id;
 }
 
-function watchFindings(
-  situation: Situation,
-  sheet: Sheet,
-  { claims, cells }: Divided,
-  side: 1 | 2,
-): Finding[] {
+function watchFindings(situation: Situation, sheet: Sheet, { claims, cells, side }: Divided): Finding[] {
   return situation.species.watches
     .filter((watch) => {
       const decided = answerOn(sheet, watch.decision, side) !== undefined;
       const zones = watch.atoms.some((atom) => freeShare(cells, claims, atom) > 0.5);
-      return decided && zones && !zoneIsGround(situation.species, sheet, watch.atoms, side);
+      return (
+        decided && zones && !zoneIsGround(situation.species, watch.atoms, (id) => answerOn(sheet, id, side))
+      );
     })
     .map((watch) => ({
       kind: 'watch' as const,
@@ -163,7 +159,11 @@ function watchFindings(
 }
 
 /** A piece that the customer gave to the grind, in so many words, is not lost by oversight. */
-function zoneIsGround(species: Species, sheet: Sheet, atoms: readonly string[], side: 1 | 2): boolean {
+function zoneIsGround(
+  species: Species,
+  atoms: readonly string[],
+  answerTo: (decision: string) => Answer | undefined,
+): boolean {
   return species.decisions
     .filter((decision) =>
       decision.options.some((option) =>
@@ -171,7 +171,7 @@ function zoneIsGround(species: Species, sheet: Sheet, atoms: readonly string[], 
       ),
     )
     .some((decision) => {
-      const forms = answerOn(sheet, decision.id, side)?.forms ?? [];
+      const forms = answerTo(decision.id)?.forms ?? [];
       return (
         forms.length > 0 && forms.every((form) => optionById(decision, form.option).products.length === 0)
       );
@@ -183,7 +183,7 @@ function freeShare(cells: Cells, claims: Claims, atom: string): number {
   return own.length === 0 ? 0 : own.reduce((sum, cell) => sum + claims.free[cell]!, 0) / own.length;
 }
 
-function grindFindings(situation: Situation, sheet: Sheet, expected: Forecast): Finding[] {
+function grindFindings({ situation, sheet }: Job, expected: Forecast): Finding[] {
   const { grind: rules, recipes } = situation.species;
   const found: Finding[] = [];
   const minBatch = weight(convertUnits(rules.minBatchLb.default, 'lb', situation.unit));

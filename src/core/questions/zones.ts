@@ -35,9 +35,7 @@ function reach(species: Species, decision: Decision): number {
 
 /** Where a zone of the side map goes under a sheet; undefined while its main decision is open. */
 export function zoneDestination(
-  species: Species,
-  sheet: Sheet,
-  expected: Forecast,
+  { species, sheet, expected }: { species: Species; sheet: Sheet; expected: Forecast },
   zone: string,
 ): Destination | undefined {
   const decision = mainDecisionOf(species, zone);

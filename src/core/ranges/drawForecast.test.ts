@@ -14,7 +14,7 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))(
     const sheet = houseSheet(situation);
     const cold = [weight(species.atlas.reference.sideLb)];
     const expected = forecast(situation, sheet, cold);
-    const drawn = drawForecast(situation, sheet, cold, DRAWS);
+    const drawn = drawForecast({ situation, sheet, coldSides: cold }, DRAWS);
 
     it('have their cuts between the low and the high of the forecast, four in five', () => {
       for (const line of expected.lines.filter((each) => each.kind === 'cut')) {
@@ -42,7 +42,8 @@ describe('drawing', () => {
   const sheet = houseSheet(situation);
 
   it('by the same seed draws the same animals', () => {
-    const draw = (seed: number) => drawForecast(situation, sheet, [weight(91)], { draws: 600, seed });
+    const draw = (seed: number) =>
+      drawForecast({ situation, sheet, coldSides: [weight(91)] }, { draws: 600, seed });
     expect(draw(5)).toEqual(draw(5));
     expect(draw(5).takeHome).not.toEqual(draw(6).takeHome);
   });
@@ -53,7 +54,10 @@ describe('drawing', () => {
       seen.push(done);
       return done < 1000;
     };
-    const { drawn } = drawForecast(situation, sheet, [weight(91)], { draws: 5000, seed: 1, onProgress });
+    const { drawn } = drawForecast(
+      { situation, sheet, coldSides: [weight(91)] },
+      { draws: 5000, seed: 1, onProgress },
+    );
     expect(seen).toEqual([500, 1000]);
     expect(drawn).toBe(1000);
   });

@@ -1,8 +1,6 @@
 import { grindOf, shareOnTheBlock } from '../forecast/forecast';
-import type { GivenCut } from '../forecast/shareSpread';
-import type { Weight } from '../quantity/weight';
-import type { Situation } from '../sheet/situation';
-import type { Sheet } from '../sheet/types';
+import type { GivenCut } from '../forecast/pools';
+import type { Job } from '../sheet/situation';
 import { normalsFrom } from './normals';
 
 export type DrawOptions = {
@@ -33,14 +31,10 @@ const DRAWS_BETWEEN_CALLS = 500;
  * the hand that trims it, the grind from what is then in the tubs. The slow answer that the ranges of `forecast` are
  * checked against, and the one to ask when a sum of several lines is meant. For a worker.
  */
-export function drawForecast(
-  situation: Situation,
-  sheet: Sheet,
-  coldSides: readonly Weight[],
-  { draws, seed, onProgress }: DrawOptions,
-): Draws {
+export function drawForecast(job: Job, { draws, seed, onProgress }: DrawOptions): Draws {
+  const { situation, sheet, coldSides } = job;
   const { uncertainty, grind: rules } = situation.species;
-  const { cells, pools, sides } = shareOnTheBlock(situation, sheet, coldSides);
+  const { cells, pools, sides } = shareOnTheBlock(job);
   const lines = linesOf(
     sides.flatMap((side) => side.drafts.map((draft, at) => ({ ...side.cuts[at]!, draft }))),
   );

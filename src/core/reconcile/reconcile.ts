@@ -116,7 +116,7 @@ export function reconcile(input: {
     yieldBp: cold > 0 ? Math.round((10_000 * boxes) / cold) : 0,
     inTub,
     inCure,
-    working: unaccountedWorking(input, unaccounted, held, smoked),
+    working: unaccountedWorking(input, { unaccounted, held, smoked }),
   };
 }
 
@@ -196,9 +196,11 @@ function notAsked({ expected, weighed }: Parameters<typeof reconcile>[0]): LineC
 
 function unaccountedWorking(
   { cold, unit }: Parameters<typeof reconcile>[0],
-  unaccounted: Weight,
-  held: (kind: Posting['kind']) => Weight,
-  smoked: Weight,
+  {
+    unaccounted,
+    held,
+    smoked,
+  }: { unaccounted: Weight; held: (kind: Posting['kind']) => Weight; smoked: Weight },
 ): Working {
   const show = (w: Weight) => `${formatWeight(w, 3)} ${unit}`;
   const accounted: [string, Weight][] = [

@@ -62,7 +62,7 @@ export function claimCells(cells: Cells, wishes: readonly DecisionWish[], takes:
   const overdrawn: Overdrawn[] = [];
   const shares = wishes.map((wish) => formShares(wish, takes, overdrawn));
   for (const yielding of [false, true]) {
-    wishes.forEach((_, index) => claimDecision(run, wishes, index, shares[index]!, yielding));
+    wishes.forEach((_, index) => claimDecision(run, { wishes, index, yielding }, shares[index]!));
   }
   return {
     holdings: [...run.holdings.values()].sort((a, b) => orderOf(wishes, a) - orderOf(wishes, b)),
@@ -91,13 +91,11 @@ function formShares(wish: DecisionWish, takes: TakeShare, overdrawn: Overdrawn[]
   });
 }
 
-function claimDecision(
-  run: Run,
-  wishes: readonly DecisionWish[],
-  index: number,
-  shares: readonly (number | undefined)[],
-  yielding: boolean,
-): void {
+/** Whose turn it is to claim: firm wishes of all decisions first, then the yielding ones. */
+type Turn = { readonly wishes: readonly DecisionWish[]; readonly index: number; readonly yielding: boolean };
+
+function claimDecision(run: Run, turn: Turn, shares: readonly (number | undefined)[]): void {
+  const { wishes, index, yielding } = turn;
   const wish = wishes[index]!;
   const offered = new Map<number, number>();
   const used = new Map<number, number>();
@@ -113,8 +111,8 @@ function claimDecision(
         if (wanted <= NEGLIGIBLE_SHARE) continue;
         used.set(cell, (used.get(cell) ?? 0) + wanted);
         const taken = Math.min(wanted, run.free[cell]!);
-        if (taken < wanted - NEGLIGIBLE_SHARE) noteClash(run, wishes, index, cell);
-        if (taken > 0) take(run, index, { decision: wish.decision, form, product }, cellWish, taken);
+        if (taken < wanted - NEGLIGIBLE_SHARE) noteClash(run, turn, cell);
+        if (taken > 0) take(run, { decision: wish.decision, form, product, index }, { ...cellWish, taken });
       }
     }
   }
@@ -127,12 +125,18 @@ function groundShare(wish: DecisionWish, shares: readonly (number | undefined)[]
     .reduce((sum, form) => sum + (shares[form.index] ?? 0), 0);
 }
 
+type Taker = {
+  readonly decision: Decision;
+  readonly form: FormWish;
+  readonly product: ProductWish;
+  /** Of the decision, in cutting order. */
+  readonly index: number;
+};
+
 function take(
   run: Run,
-  index: number,
-  { decision, form, product }: { decision: Decision; form: FormWish; product: ProductWish },
-  { cell, trim }: CellWish,
-  taken: number,
+  { decision, form, product, index }: Taker,
+  { cell, trim, taken }: Pick<CellWish, 'cell' | 'trim'> & { taken: number },
 ): void {
   let holding = run.holdings.get(product);
   if (!holding) {
@@ -147,7 +151,7 @@ function take(
   if (run.holder[cell] === -1) run.holder[cell] = index;
 }
 
-function noteClash(run: Run, wishes: readonly DecisionWish[], index: number, cell: number): void {
+function noteClash(run: Run, { wishes, index }: Turn, cell: number): void {
   const holder = wishes[run.holder[cell]!]!.decision.id;
   const wants = wishes[index]!.decision.id;
   const key = `${holder} ${wants}`;

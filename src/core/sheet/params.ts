@@ -31,24 +31,22 @@ export function paramProblem(spec: ParamSpec, value: unknown, unit: WeighingUnit
         ? undefined
         : `${spec.label}: one of ${Object.values(spec.options).join(', ')}.`;
     case 'count':
-      return rangeProblem(spec.label, value, spec.min, spec.max, Number.isInteger(value));
+      return rangeProblem(spec.label, value, { least: spec.min, most: spec.max, whole: true });
     case 'length':
-      return rangeProblem(`${spec.label} in inches`, value, spec.minIn, spec.maxIn, true);
+      return rangeProblem(`${spec.label} in inches`, value, { least: spec.minIn, most: spec.maxIn });
     case 'weight': {
       const [least, most] = [spec.minLb, spec.maxLb].map((lb) => weight(convertUnits(lb, 'lb', unit)));
-      return rangeProblem(
-        `${spec.label} in thousandths of a ${unit}`,
-        value,
-        least!,
-        most!,
-        Number.isInteger(value),
-      );
+      const label = `${spec.label} in thousandths of a ${unit}`;
+      return rangeProblem(label, value, { least: least!, most: most!, whole: true });
     }
   }
 }
 
-function rangeProblem(label: string, value: unknown, least: number, most: number, whole: boolean) {
-  const fits = typeof value === 'number' && whole && value >= least && value <= most;
+type Range = { readonly least: number; readonly most: number; readonly whole?: boolean };
+
+function rangeProblem(label: string, value: unknown, { least, most, whole = false }: Range) {
+  const fits =
+    typeof value === 'number' && (!whole || Number.isInteger(value)) && value >= least && value <= most;
   return fits ? undefined : `${label}: ${least} to ${most}, not ${String(value)}.`;
 }
 

@@ -18,7 +18,11 @@ export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[
         return [{ field, message: `${decision.title} has one form only.` }];
       }
       return answer.forms.flatMap((form, at) =>
-        formProblems(situation, decision, form, `${field}.forms[${at}]`, answer.forms.length),
+        formProblems(situation, decision, {
+          form,
+          field: `${field}.forms[${at}]`,
+          forms: answer.forms.length,
+        }),
       );
     }),
   );
@@ -48,9 +52,7 @@ function keepsProblems({ species }: Situation, { keeps }: Sheet): FieldProblem[]
 function formProblems(
   situation: Situation,
   decision: Situation['species']['decisions'][number],
-  form: Form,
-  field: string,
-  forms: number,
+  { form, field, forms }: { form: Form; field: string; forms: number },
 ): FieldProblem[] {
   const option = decision.options.find((each) => each.id === form.option);
   if (!option) {

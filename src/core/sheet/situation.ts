@@ -1,4 +1,5 @@
-import type { WeighingUnit } from '../quantity/weight';
+import type { Weight, WeighingUnit } from '../quantity/weight';
+import type { Sheet } from './types';
 import type { CarcassFacts, Part } from '../carcass/condition';
 import type { Experience } from '../learning/experience';
 import type { Decision, Option, Species } from '../species/types';
@@ -17,6 +18,14 @@ export type Situation = CarcassFacts & {
   readonly part?: Part;
   /** What the shop's finished orders say of its cuts; the reference alone when absent. */
   readonly experience?: Experience;
+};
+
+/** A share to be worked out: its sheet, for its situation, from the cold weight of each of its sides. */
+export type Job = {
+  readonly situation: Situation;
+  readonly sheet: Sheet;
+  /** Thousandths, in the order first, second. */
+  readonly coldSides: readonly Weight[];
 };
 
 /** The decisions that are asked here, in the cutter's order. */

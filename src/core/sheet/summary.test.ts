@@ -52,7 +52,7 @@ describe('the picture of the side', () => {
 
   it('is coloured by where most of a zone goes', () => {
     const destination = (sheet: typeof house, zone: string) =>
-      zoneDestination(species, sheet, forecast(half, sheet, COLD), zone);
+      zoneDestination({ species, sheet, expected: forecast(half, sheet, COLD) }, zone);
     expect(destination(house, 'center loin')).toBe('steaks');
     expect(destination(house, 'ham')).toBe('cured');
     expect(destination(answered(house, 'ham', form('ham', 'grind')), 'ham')).toBe('grind');

@@ -32,30 +32,37 @@ export function answerOn(sheet: Sheet, decisionId: string, side: 1 | 2): Answer 
 }
 
 /** Everything a sheet wishes for on one side, decision by decision in the cutter's order. */
-export function wishesOf(situation: Situation, sheet: Sheet, cells: Cells, side: 1 | 2): DecisionWish[] {
+export function wishesOf(
+  { situation, sheet, cells }: { situation: Situation; sheet: Sheet; cells: Cells },
+  side: 1 | 2,
+): DecisionWish[] {
   return decisionsAsked(situation).map((decision) => ({
     decision,
     forms: (answerOn(sheet, decision.id, side)?.forms ?? []).map((form, index) =>
-      formWish(decision, form, index, cells),
+      formWish(decision, { form, index }, cells),
     ),
   }));
 }
 
-function formWish(decision: Decision, form: Form, index: number, cells: Cells): FormWish {
+function formWish(
+  decision: Decision,
+  { form, index }: { form: Form; index: number },
+  cells: Cells,
+): FormWish {
   const option = optionById(decision, form.option);
   const products = option.products.map((product, at) => ({
     product,
     index: at,
-    cells: product.claims.flatMap((claim) => cellWishes(claim, product, decision, form.params, cells)),
+    cells: product.claims.flatMap((claim) =>
+      cellWishes(claim, { product, decision, params: form.params }, cells),
+    ),
   }));
   return { form, index, option, products };
 }
 
 function cellWishes(
   claim: Claim,
-  product: Product,
-  decision: Decision,
-  params: ParamValues,
+  { product, decision, params }: { product: Product; decision: Decision; params: ParamValues },
   cells: Cells,
 ): CellWish[] {
   if (claim.onlyIf !== undefined && params[claim.onlyIf] !== true) return [];
@@ -65,7 +72,7 @@ function cellWishes(
   const yields = claim.yields === true;
   const { trim } = claim;
   const reached = product.lastRibs
-    ? cellsWithin(cells, claim.atom, lastRibs(product.lastRibs, params, cells, product.claims))
+    ? cellsWithin(cells, claim.atom, lastRibs(product, params, cells))
     : cellsOfClaim(claim, decision, cells);
   return reached.map((cell) =>
     trim ? { cell, share, limit, yields, trim } : { cell, share, limit, yields },
@@ -115,12 +122,9 @@ function spanEnd(cells: Cells, name: string): number {
   return name === 'end' ? cells.vertebraIndex.size - 1 : indexOfVertebra(cells.vertebraIndex, name);
 }
 
-function lastRibs(
-  rule: NonNullable<Product['lastRibs']>,
-  params: ParamValues,
-  cells: Cells,
-  claims: readonly Claim[],
-): IndexSpan {
+/** The hindmost ribs that a product counts; every vertebra it reaches when it counts none. */
+function lastRibs({ lastRibs: rule, claims }: Product, params: ParamValues, cells: Cells): IndexSpan {
+  if (!rule) return [0, lastVertebra(cells, claims)];
   const last = Math.min(spanEnd(cells, rule.of[1]), lastVertebra(cells, claims));
   const first = spanEnd(cells, rule.of[0]);
   return [Math.max(first, last - numberParam(params, rule.param, 0) + 1), last];

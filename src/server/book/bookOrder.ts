@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { listInForce } from '@/core/charges/priceList';
-import type { Animal, AnimalId, Share, ShareId, Side, SideId, SidePosition } from '@/core/order/animal';
+import type { Animal, AnimalId, Share, ShareId, Side, SideId } from '@/core/order/animal';
 import { documentWeight, readSheet, type OrderDocument, type ShareDocument } from '@/core/order/document';
 import { readOrder, situationOf, type ReadingShop } from '@/core/order/readOrder';
 import type { SharePart } from '@/core/shares/parts';
@@ -92,21 +92,25 @@ async function writeOrder(house: House, place: Place, document: OrderDocument): 
   for (const position of ['left', 'right'] as const) {
     const side: Side = { id: randomUUID() as SideId, animalId: animal.id, position };
     await writeSide(house.db, side);
-    await writeTickets(house, place, document, side);
+    await writeTickets(house, place, { document, side });
   }
   for (const [at, share] of document.shares.entries()) {
-    if (isBooked(share.part)) await writeShareOf(house, place, document, { animal, at, share });
+    if (isBooked(share.part)) await writeShareOf(house, place, { document, animal, at, share });
   }
   return animal.id;
 }
 
-type Booking = { readonly animal: Animal; readonly at: number; readonly share: ShareDocument };
+type Booking = {
+  readonly document: OrderDocument;
+  readonly animal: Animal;
+  readonly at: number;
+  readonly share: ShareDocument;
+};
 
 async function writeShareOf(
   house: House,
   { reading }: Place,
-  document: OrderDocument,
-  { animal, at, share }: Booking,
+  { document, animal, at, share }: Booking,
 ): Promise<void> {
   const owner = await personOf(house, share.owner);
   const written: Share = {
@@ -138,8 +142,7 @@ async function writeShareOf(
 async function writeTickets(
   house: House,
   { shop }: Place,
-  document: OrderDocument,
-  side: { id: SideId; position: SidePosition },
+  { document, side }: { document: OrderDocument; side: Side },
 ): Promise<void> {
   const weights = document.weights?.[side.position];
   for (const kind of ['hot', 'cold'] as const) {

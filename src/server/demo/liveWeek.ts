@@ -146,9 +146,7 @@ type Bench = {
 async function weighOnce(
   bench: Bench,
   words: string,
-  purpose: WeighingPurpose,
-  net: number,
-  pieces: number | null,
+  { purpose, net, pieces = null }: { purpose: WeighingPurpose; net: number; pieces?: number | null },
 ): Promise<void> {
   const { demo, shareId, unit } = bench;
   const division = unit === 'lb' ? 10 : 5;
@@ -179,8 +177,7 @@ async function weighOnce(
 async function packLine(
   bench: Bench,
   line: ForecastLine,
-  from: 'share' | 'tub' | 'cure',
-  total: number,
+  { from, total }: { from: 'share' | 'tub' | 'cure'; total: number },
 ): Promise<void> {
   const full = line.packWeight ?? total / line.packs;
   let left = total;
@@ -193,7 +190,8 @@ async function packLine(
     const short =
       last && perPack !== null && line.pieces !== null ? line.pieces - perPack * (line.packs - 1) : perPack;
     const purpose = { kind: 'package', from, lineKey: line.key } as const;
-    await weighOnce(bench, `${line.key} ${pack}`, purpose, net, short === null ? null : Math.max(1, short));
+    const pieces = short === null ? null : Math.max(1, short);
+    await weighOnce(bench, `${line.key} ${pack}`, { purpose, net, pieces });
   }
 }
 
@@ -208,19 +206,22 @@ async function packFresh(bench: Bench, part: number): Promise<void> {
   for (const line of block.slice(0, Math.ceil(block.length * part))) {
     const total = found(bench, line.key, line.packaged);
     if (line.cure === null) {
-      await packLine(bench, line, 'share', total);
+      await packLine(bench, line, { from: 'share', total });
     } else {
       const green = found(bench, line.key, line.packaged + line.cureLoss);
-      await weighOnce(bench, `${line.key} green`, { kind: 'green', lineKey: line.key }, green, null);
+      await weighOnce(bench, `${line.key} green`, {
+        purpose: { kind: 'green', lineKey: line.key },
+        net: green,
+      });
     }
   }
   if (part < 1) return;
   const tub = found(bench, 'tub', pool.lean + pool.fatUsed);
-  await weighOnce(bench, 'tub', { kind: 'tub' }, tub, null);
+  await weighOnce(bench, 'tub', { purpose: { kind: 'tub' }, net: tub });
   const grind = lines.filter((line) => line.kind === 'grind');
   const made = grind.reduce((sum, line) => sum + line.packaged, 0);
   for (const line of grind) {
-    await packLine(bench, line, 'tub', (tub * 0.99 * line.packaged) / made);
+    await packLine(bench, line, { from: 'tub', total: (tub * 0.99 * line.packaged) / made });
   }
 }
 
@@ -228,7 +229,7 @@ async function weighBarrels(bench: Bench): Promise<void> {
   const { losses } = planOf(await bench.demo.file(bench.shareId)).expected;
   for (const barrel of ['bone', 'fat', 'skin', 'inedible'] as const) {
     const net = found(bench, barrel, losses[barrel]);
-    if (net > 20) await weighOnce(bench, barrel, { kind: 'barrel', barrel }, net, null);
+    if (net > 20) await weighOnce(bench, barrel, { purpose: { kind: 'barrel', barrel }, net });
   }
 }
 
@@ -238,7 +239,7 @@ async function packFinished(bench: Bench): Promise<void> {
   for (const line of lines.filter((each) => each.cure !== null)) {
     const green = file.weighings.find((each) => each.kind === 'green' && each.lineKey === line.key)!;
     const share = line.packaged / (line.packaged + line.cureLoss);
-    await packLine(bench, line, 'cure', green.net * share);
+    await packLine(bench, line, { from: 'cure', total: green.net * share });
   }
   const loin = lines.find((line) => line.decision === 'center-loin');
   if (!loin) return;

@@ -39,6 +39,9 @@ export type PastWork = {
   readonly labels: readonly LabelJob[];
 };
 
+/** A weight that may be more than the bench carries at once. */
+type Loads = { readonly total: number; readonly line?: ForecastLine };
+
 type Context = {
   readonly chance: Chance;
   readonly cut: Date;
@@ -109,17 +112,16 @@ export class PastBench {
         this.inLoads(
           file,
           { kind: 'green', lineKey: line.key },
-          found(line.packaged + line.cureLoss, line),
-          line,
+          { total: found(line.packaged + line.cureLoss, line), line },
         );
     }
     const tub = found(pool.lean + pool.fatUsed);
-    this.inLoads(file, { kind: 'tub' }, tub);
+    this.inLoads(file, { kind: 'tub' }, { total: tub });
     const grind = lines.filter((line) => line.kind === 'grind');
     const made = grind.reduce((sum, line) => sum + line.packaged, 0);
     for (const line of grind) this.packLine(file, line, (tub * 0.985 * line.packaged) / made);
     for (const barrel of ['skin', 'inedible'] as const)
-      this.inLoads(file, { kind: 'barrel', barrel }, found(losses[barrel]));
+      this.inLoads(file, { kind: 'barrel', barrel }, { total: found(losses[barrel]) });
     this.barrelTheRest(file);
     this.now = new Date(this.now.getTime() + 9 * DAY_MS);
     for (const line of block.filter((each) => each.cure !== null)) {
@@ -140,7 +142,7 @@ export class PastBench {
     const both = losses.bone + losses.fat;
     if (left <= 0 || both <= 0) return;
     for (const barrel of ['bone', 'fat'] as const) {
-      this.inLoads(file, { kind: 'barrel', barrel }, (left * losses[barrel]) / both);
+      this.inLoads(file, { kind: 'barrel', barrel }, { total: (left * losses[barrel]) / both });
     }
   }
 
@@ -157,7 +159,7 @@ export class PastBench {
       left -= net;
       const pieces = line.pieces === null ? null : (line.piecesPerPack ?? 1);
       if (net <= 0) break;
-      this.take(file, { kind: 'package', from, lineKey: line.key }, net, { line, pieces });
+      this.take(file, { kind: 'package', from, lineKey: line.key }, { net, line, pieces });
       made += 1;
     }
     if (made < line.packs) this.note(file, line, 'One pack fewer than asked: the piece ended there.');
@@ -168,25 +170,25 @@ export class PastBench {
     this.notes.push({ id: this.id, clientId: this.id, shareId: share.id, lineKey: line.key, note, ...by });
   }
 
-  private inLoads(file: ShareFile, purpose: WeighingPurpose, total: number, line?: ForecastLine): void {
+  private inLoads(file: ShareFile, purpose: WeighingPurpose, { total, line }: Loads): void {
     const most = weight(convertUnits(LOAD_LB, 'lb', file.shop.unit));
     const loads = Math.ceil(total / most);
-    for (let load = 0; load < loads; load += 1)
-      this.take(file, purpose, total / loads, { line, pieces: null });
+    for (let load = 0; load < loads; load += 1) {
+      this.take(file, purpose, { net: total / loads, line, pieces: null });
+    }
   }
 
   private take(
     file: ShareFile,
     purpose: WeighingPurpose,
-    net: number,
-    { line, pieces }: { line: ForecastLine | undefined; pieces: number | null },
+    { net, line, pieces }: { net: number; line: ForecastLine | undefined; pieces: number | null },
   ): void {
     const { chance, actorId } = this.context;
     const division = file.shop.unit === 'lb' ? 10 : 5;
     const rounded = (Math.max(1, Math.round(net / division)) * division) as Weight;
     this.now = new Date(this.now.getTime() + MINUTE_MS);
     const id = this.id as WeighingId;
-    const postings = postWeighing(file.share.id, id, purpose, rounded);
+    const postings = postWeighing({ shareId: file.share.id, weighingId: id, purpose, net: rounded });
     if (!postings.ok) return;
     const weighing: Weighing = {
       id,
@@ -213,7 +215,7 @@ export class PastBench {
     if (weighing.kind === 'package' && line) this.label(file, weighing, line);
     if (line && chance.happens(SLIPS)) {
       this.takeBack(weighing, postings.value);
-      this.take(file, purpose, net, { line, pieces });
+      this.take(file, purpose, { net, line, pieces });
     } else this.weighings.push(weighing);
   }
 

@@ -62,7 +62,7 @@ async function admit<Input, Output>(
   const checked = checkShape(asked.input.required(), raw);
   if (!checked.ok) return checked;
   try {
-    return await perform(asked, checked.value, actor, around);
+    return await perform({ asked, input: checked.value, actor }, around);
   } catch (error) {
     if (error instanceof Refused) return error.refusal;
     const reference = randomUUID().slice(0, 8);
@@ -71,6 +71,13 @@ async function admit<Input, Output>(
     return refuse('unexpected', message);
   }
 }
+
+/** A question whose shape is right, and who asks it. */
+type Question<Input, Output> = {
+  readonly asked: UseCase<Input, Output>;
+  readonly input: Input;
+  readonly actor: Actor;
+};
 
 /** Whether a kind of actor may ask this at all. */
 export function isOpenTo(
@@ -81,25 +88,24 @@ export function isOpenTo(
 }
 
 async function perform<Input, Output>(
-  asked: UseCase<Input, Output>,
-  input: Input,
-  actor: Actor,
+  question: Question<Input, Output>,
   around: Surroundings,
 ): Promise<Result<Output, Reason>> {
+  const { asked, input, actor } = question;
   const { events, ...place } = around;
   const touched = new Map<ShareId, ShareFile | undefined>();
   const touch: House['touch'] = (shareId, file) => touched.set(shareId, file);
   const house = (db: Database): House => ({ ...place, db, actor, touch });
   if (!asked.writes) {
     return inTransaction(around, async (db) => {
-      await checkRow(asked, input, actor, db);
+      await checkRow(question, db);
       return asked.run(house(db), input);
     });
   }
   const done = await inTransaction(around, async (db) => {
     touched.clear();
-    await checkRow(asked, input, actor, db);
-    const known = await knownAnswer(asked, input, actor, db);
+    await checkRow(question, db);
+    const known = await knownAnswer(question, db);
     if (known) return known;
     const result = await asked.run(house(db), input);
     if (!result.ok) throw new Refused(result);
@@ -113,10 +119,8 @@ async function perform<Input, Output>(
 }
 
 /** Rights on rows: who has a right to some shares only must ask for one of these. */
-async function checkRow<Input>(
-  asked: UseCase<Input, never> | UseCase<Input, unknown>,
-  input: Input,
-  actor: Actor,
+async function checkRow<Input, Output>(
+  { asked, input, actor }: Question<Input, Output>,
   db: Database,
 ): Promise<void> {
   if (actor.kind !== 'household' && actor.kind !== 'farmer') return;
@@ -152,9 +156,7 @@ function hashOf(input: unknown): string {
 
 /** What was answered when the same was asked with the same id; the same id for something else is refused. */
 async function knownAnswer<Input, Output>(
-  asked: UseCase<Input, Output>,
-  input: Input,
-  actor: Actor,
+  { asked, input, actor }: Question<Input, Output>,
   db: Database,
 ): Promise<Result<Output, Reason> | undefined> {
   const clientId = clientIdOf(input);

@@ -175,7 +175,12 @@ type ToTake = {
 async function take(house: House, file: ShareFile, toTake: ToTake): Promise<Result<Taken, Reason>> {
   const { input, load } = toTake;
   const weighingId = randomUUID() as WeighingId;
-  const postings = postWeighing(file.share.id, weighingId, input.purpose, load.net);
+  const postings = postWeighing({
+    shareId: file.share.id,
+    weighingId,
+    purpose: input.purpose,
+    net: load.net,
+  });
   if (!postings.ok) return postings;
   const by = { at: instant(house.now), actorId: house.actor.id };
   const transactionId = randomUUID();

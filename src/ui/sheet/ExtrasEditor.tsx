@@ -22,7 +22,10 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
   const { sheet, situation, ground, now } = state;
   const other: Wrap = sheet.wrap === 'vacuum' ? 'paper' : 'vacuum';
   const otherwise = evaluate(ground, { ...sheet, wrap: other });
-  const instead = tradeOffSentence(now, otherwise, situation.unit, ground.priceList.sign);
+  const instead = tradeOffSentence(now, otherwise, {
+    unit: situation.unit,
+    sign: ground.priceList.sign,
+  });
   const box = useScrolledIntoView('extras');
   return (
     <div className={styles.open} ref={box}>

@@ -21,7 +21,7 @@ export function GrindEditor({ state, view }: Props) {
   const { species, unit } = situation;
   const { grind } = sheet;
   const budget = useMemo(
-    () => sausageBudget(situation, sheet, ground.coldSides, now.forecast),
+    () => sausageBudget({ situation, sheet, coldSides: ground.coldSides }, now.forecast),
     [situation, sheet, ground.coldSides, now],
   );
   const change = (changed: Partial<GrindOrder>) =>

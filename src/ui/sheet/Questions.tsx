@@ -68,9 +68,7 @@ export function ClashChoice({
   const { situation, ground, sheet } = state;
   const { unit } = situation;
   const ways = waysOut(
-    situation,
-    sheet,
-    ground.coldSides,
+    { situation, sheet, coldSides: ground.coldSides },
     clash,
     (_, changed) => evaluate(ground, changed).bill.total,
   );
@@ -97,12 +95,10 @@ export function ClashChoice({
       {ways.length === 2 && (
         <p className="quiet">
           The second way against the first:{' '}
-          {tradeOffSentence(
-            evaluate(ground, ways[0]!.sheet),
-            evaluate(ground, ways[1]!.sheet),
+          {tradeOffSentence(evaluate(ground, ways[0]!.sheet), evaluate(ground, ways[1]!.sheet), {
             unit,
-            ground.priceList.sign,
-          )}
+            sign: ground.priceList.sign,
+          })}
           .
         </p>
       )}

@@ -17,15 +17,12 @@ import { Boxes } from './Boxes';
 import { CallLog } from './CallLog';
 import { Questions } from './Questions';
 import styles from './SheetScreen.module.css';
+import { EXTRAS_ROW, GRIND_ROW } from './rows';
 import { SHEET_KEYS } from './sheetKeys';
 import { useSpecies } from './useSpecies';
 import { useSheet, type Saving, type SheetState } from './useSheet';
 import { WeightBar } from './WeightBar';
 import { ZoneList } from './ZoneList';
-
-/** Rows below the zones of the animal. */
-export const GRIND_ROW = 'grind';
-export const EXTRAS_ROW = 'extras';
 
 /** The sheet, as soon as its species has come. */
 export function SheetScreen({ view }: { view: SheetView }) {
@@ -73,7 +70,7 @@ function SheetWorkedOn({ view, species }: { view: SheetView; species: Species })
           <div className={styles.drawing}>
             <SideMap
               map={species.sideMap}
-              destinationOf={(zone) => zoneDestination(species, sheet, now.forecast, zone)}
+              destinationOf={(zone) => zoneDestination({ species, sheet, expected: now.forecast }, zone)}
               describe={describe}
               active={openDecision?.zone}
               onChoose={(zone) => setOpen(mainDecisionOf(species, zone)?.id ?? open)}

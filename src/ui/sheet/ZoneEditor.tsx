@@ -121,7 +121,10 @@ export function ZoneEditor({ decision, state, view }: Props) {
 
 function Against({ state, changed }: { state: SheetState; changed: Sheet }) {
   const { ground, now, situation } = state;
-  const sentence = tradeOffSentence(now, evaluate(ground, changed), situation.unit, ground.priceList.sign);
+  const sentence = tradeOffSentence(now, evaluate(ground, changed), {
+    unit: situation.unit,
+    sign: ground.priceList.sign,
+  });
   return <b>Instead of what is chosen: {sentence}.</b>;
 }
 

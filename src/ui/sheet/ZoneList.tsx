@@ -6,7 +6,7 @@ import { answerSummary, grindSummary } from '@/core/sheet/summary';
 import type { SheetView } from '@/server/sheet';
 import { ExtrasEditor, extrasSummary } from './ExtrasEditor';
 import { GrindEditor } from './GrindEditor';
-import { EXTRAS_ROW, GRIND_ROW } from './SheetScreen';
+import { EXTRAS_ROW, GRIND_ROW } from './rows';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 import { ZoneEditor } from './ZoneEditor';

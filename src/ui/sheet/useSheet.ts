@@ -70,7 +70,7 @@ export function useSheet(view: SheetView, species: Species): SheetState {
   );
   const now = useMemo(() => evaluate(ground, sheet), [ground, sheet]);
   const findings = useMemo(
-    () => findingsOf(situation, sheet, view.coldSides, now.forecast),
+    () => findingsOf({ situation, sheet, coldSides: view.coldSides }, now.forecast),
     [situation, sheet, view.coldSides, now],
   );
 

@@ -49,10 +49,13 @@ export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[]
     const packs = count('package', (each) => each.lineKey === line.key);
     const green = count('green', (each) => each.lineKey === line.key);
     const settled = view.settledLines.includes(line.key);
-    if (line.cure === null) return [packTarget(view, line, packs, settled, 'share')];
+    if (line.cure === null) return [packTarget(view, line, { made: packs, settled, from: 'share' })];
     return [
-      greenTarget(view, line, green, settled),
-      { ...packTarget(view, line, packs, settled, 'cure'), waits: green === 0 ? 'green weight first' : '' },
+      greenTarget(view, line, { made: green, settled }),
+      {
+        ...packTarget(view, line, { made: packs, settled, from: 'cure' }),
+        waits: green === 0 ? 'green weight first' : '',
+      },
     ];
   });
   return [
@@ -75,9 +78,7 @@ function bandAround(expected: number): Target['band'] {
 function packTarget(
   view: WrapView,
   line: ForecastLine,
-  made: number,
-  settled: boolean,
-  from: 'share' | 'cure',
+  { made, settled, from }: { made: number; settled: boolean; from: 'share' | 'cure' },
 ): Target {
   const isGrind = line.kind === 'grind';
   const left = line.pieces === null ? null : line.pieces - made * (line.piecesPerPack ?? 1);
@@ -107,7 +108,11 @@ function detailOf(line: ForecastLine, unit: WeighingUnit): string {
   return parts.filter((part) => part !== '').join(', ') || 'whole';
 }
 
-function greenTarget(view: WrapView, line: ForecastLine, made: number, settled: boolean): Target {
+function greenTarget(
+  view: WrapView,
+  line: ForecastLine,
+  { made, settled }: { made: number; settled: boolean },
+): Target {
   return {
     key: `green ${line.key}`,
     section: 'block',
