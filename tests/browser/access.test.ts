@@ -143,6 +143,21 @@ describe('who may not', () => {
       body: '{}',
     });
     expect(foreign.status).toBe(403);
+    const forged = await fetch(`${demo.address}/api/sign-out`, {
+      method: 'POST',
+      headers: { 'sec-fetch-site': 'cross-site' },
+    });
+    expect(forged.status).toBe(403);
+    const unreadable = await fetch(`${demo.address}/api/label/%ff`);
+    expect([unreadable.status, (await unreadable.json()).message]).toEqual([
+      400,
+      'The address cannot be read.',
+    ]);
+    for (const path of ['/sign-in', '/_next/static/none.js']) {
+      const { headers } = await fetch(`${demo.address}${path}`);
+      expect(headers.get('x-content-type-options')).toBe('nosniff');
+      expect(headers.get('cross-origin-resource-policy')).toBe('same-origin');
+    }
     expect(await (await fetch(`${demo.address}/api/health`)).json()).toMatchObject({
       ok: true,
       problems: [],

@@ -82,6 +82,9 @@ async function work(db: Knex): Promise<void> {
     await db.raw(`ALTER TABLE labelJobs ADD COLUMN ${column}`);
   }
   await db.raw('CREATE INDEX labelJobs_waiting ON labelJobs(at) WHERE file IS NULL AND setAsideAt IS NULL');
+  await db.raw(
+    'CREATE INDEX labelJobs_setAside ON labelJobs(at) WHERE file IS NULL AND setAsideAt IS NOT NULL',
+  );
 }
 
 async function projections(db: Knex): Promise<void> {

@@ -16,8 +16,19 @@ export type Health = {
 /** Less than this is a day's work of a busy shop, with its backup. */
 const LEAST_FREE_MB = 200;
 
+/** Anybody may ask, as often as they like: the shop is looked at once a second at most. */
+const LOOKED_AT_EVERY_MS = 1000;
+
+let last: { readonly at: number; readonly health: Promise<Health> } | undefined;
+
 /** Whether the shop can work now: the newest schema, room on the disk, and a writer that gets through. */
-export async function healthOf(): Promise<Health> {
+export function healthOf(): Promise<Health> {
+  const now = Date.now();
+  if (!last || now - last.at > LOOKED_AT_EVERY_MS) last = { at: now, health: lookAt() };
+  return last.health;
+}
+
+async function lookAt(): Promise<Health> {
   const problems: string[] = [];
   const check = async <T>(problem: string, otherwise: T, work: () => Promise<T>): Promise<T> => {
     try {

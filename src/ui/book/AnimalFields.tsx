@@ -2,12 +2,13 @@
 
 import { Checkbox, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
-import type { Draft, SpeciesChoice } from './bookingDraft';
+import type { BookableSpecies } from '@/server/book';
+import type { Draft } from './bookingDraft';
 import styles from './BookScreen.module.css';
 
 type Props = {
   draft: Draft;
-  species: readonly SpeciesChoice[];
+  species: readonly BookableSpecies[];
   /** Fields of the order file that were refused. */
   wrong: ReadonlySet<string | undefined>;
   onChange: (part: Partial<Draft>) => void;
@@ -24,7 +25,7 @@ function Field({ id, label, children }: { id: string; label: string; children: R
 }
 
 /** The choices of a species, with the usual one first. */
-function withUsual(choices: SpeciesChoice['types'] | undefined, usual: string) {
+function withUsual(choices: BookableSpecies['types'] | undefined, usual: string) {
   return [{ value: '', label: usual }, ...(choices ?? []).map(({ id, label }) => ({ value: id, label }))];
 }
 

@@ -9,11 +9,11 @@ import type { TicketPage } from '@/server/rail';
 import { act, newClientId } from '../act';
 import { Tickets } from '../TicketList';
 import { BookingForm } from './BookingForm';
-import type { SpeciesChoice } from './bookingDraft';
+import type { BookableSpecies } from '@/server/book';
 import styles from './BookScreen.module.css';
 import { ImportFile } from './ImportFile';
 
-type Props = { booked: TicketPage; unit: WeighingUnit; species: readonly SpeciesChoice[] };
+type Props = { booked: TicketPage; unit: WeighingUnit; species: readonly BookableSpecies[] };
 
 /** Taking an animal in: the form on one side, the open order file on the other, and what is booked. */
 export function BookScreen({ booked: waiting, unit, species }: Props) {

@@ -6,12 +6,13 @@ import type { OrderDocument } from '@/core/order/document';
 import type { Failure } from '@/core/quantity/result';
 import type { WeighingUnit } from '@/core/quantity/weight';
 import { AnimalFields } from './AnimalFields';
-import { documentOf, emptyDraft, type Draft, type Household, type SpeciesChoice } from './bookingDraft';
+import type { BookableSpecies } from '@/server/book';
+import { documentOf, emptyDraft, type Draft, type Household } from './bookingDraft';
 import styles from './BookScreen.module.css';
 
 type Props = {
   unit: WeighingUnit;
-  species: readonly SpeciesChoice[];
+  species: readonly BookableSpecies[];
   problem: Failure | null;
   onBook: (document: OrderDocument) => Promise<boolean>;
 };

@@ -1,17 +1,6 @@
 import type { OrderDocument, PersonDocument, ShareDocument } from '@/core/order/document';
 import type { WeighingUnit } from '@/core/quantity/weight';
 
-type Choice = { readonly id: string; readonly label: string };
-
-export type SpeciesChoice = {
-  readonly id: string;
-  readonly name: string;
-  readonly addOns: readonly Choice[];
-  readonly schools: readonly Choice[];
-  readonly types: readonly Choice[];
-  readonly flags: readonly Choice[];
-};
-
 /** What is typed for one household. */
 export type Household = {
   name: string;
