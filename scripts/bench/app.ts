@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -10,9 +10,16 @@ import { measureWeighing } from './weighing';
 /**
  * `npm run bench [-- --times 1,10,100]`: fills the demo's season so many times over, runs the built app on it, and
  * prints what every page and action costs at each size, with the longest that the health route waited meanwhile, and
- * what a weighing costs beside its bare rows. Needs a build (`npx next build`).
+ * what a weighing costs beside its bare rows. Filling a hundred seasons takes a while: `--in FOLDER` keeps what was filled
+ * and measures on it again. Needs a build (`npx next build`).
  */
-const { values } = parseArgs({ options: { times: { type: 'string', default: '1,10,100' } } });
+const { values } = parseArgs({
+  options: {
+    times: { type: 'string', default: '1,10,100' },
+    in: { type: 'string' },
+    fill: { type: 'boolean' },
+  },
+});
 const PORT = Number(process.env.PORT ?? 4790);
 const KEY = 'bench';
 process.env.FRACTUM_SCALE_KEY = KEY;
@@ -59,26 +66,37 @@ function print(times: number, rows: readonly Timed[], first: readonly Timed[]): 
   }
 }
 
-let first: readonly Timed[] = [];
-for (const times of values.times.split(',').map(Number)) {
-  const folder = mkdtempSync(join(tmpdir(), 'fractum-bench-'));
+/** A folder that holds so many seasons: one that was kept, or a new one. */
+async function filledFolder(times: number): Promise<string> {
+  const folder = values.in ? join(values.in, `${times}x`) : mkdtempSync(join(tmpdir(), 'fractum-bench-'));
+  if (existsSync(join(folder, 'fractum.db'))) return folder;
   mkdirSync(folder, { recursive: true });
+  const { orders, weighings, seconds } = await fill(folder, times, KEY);
+  process.stdout.write(`${times}x: ${orders} orders, ${weighings} weighings, filled in ${seconds} s\n`);
+  return folder;
+}
+
+async function measure(times: number, first: readonly Timed[]): Promise<readonly Timed[]> {
+  const folder = await filledFolder(times);
+  if (values.fill) return [];
+  const around = surroundingsOf(folder);
   try {
-    const filled = await fill(folder, times, KEY);
-    process.stdout.write(
-      `\n${times}x: ${filled.orders} orders, ${filled.weighings} weighings, filled in ${filled.seconds} s\n`,
-    );
-    const around = surroundingsOf(folder);
     const { weigh, bare, queries } = await measureWeighing(around, KEY);
     process.stdout.write(
-      `weigh ${ms(weigh.median)} ms (p95 ${ms(weigh.p95)}), bare rows ${ms(bare.median)} ms (p95 ${ms(bare.p95)}): ` +
+      `\n${times}x: weigh ${ms(weigh.median)} ms (p95 ${ms(weigh.p95)}), bare rows ${ms(bare.median)} ms (p95 ${ms(bare.p95)}): ` +
         `${(weigh.median / bare.median).toFixed(2)} times; ${queries} queries\n`,
     );
     const rows = await withApp(folder, (address) => measurePages(address, around.db));
-    await around.db.destroy();
-    if (first.length === 0) first = rows;
-    print(times, rows, first);
+    print(times, rows, first.length === 0 ? rows : first);
+    return rows;
   } finally {
-    rmSync(folder, { recursive: true, force: true });
+    await around.db.destroy();
+    if (!values.in) rmSync(folder, { recursive: true, force: true });
   }
+}
+
+let first: readonly Timed[] = [];
+for (const times of values.times.split(',').map(Number)) {
+  const rows = await measure(times, first);
+  if (first.length === 0) first = rows;
 }

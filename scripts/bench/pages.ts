@@ -12,6 +12,8 @@ export type Timed = Measured & {
   readonly longestWait: number;
 };
 
+/** Tags of one run are not those of the one before. */
+const RUN = Date.now().toString(36);
 const CALLS = 20;
 const WARM_UP = 3;
 /** How often the health route is asked meanwhile, milliseconds. */
@@ -50,7 +52,8 @@ async function everything(db: Database): Promise<Asked[]> {
     await shareAt(db, 'gone'),
   ];
   const sheet = await db('sheets').where({ shareId: onSheet }).orderBy('version', 'desc').first();
-  let version = sheet?.version ?? 0;
+  const draft = await db('sheetDrafts').where({ shareId: onSheet }).first('version');
+  let version: number = draft?.version ?? sheet?.version ?? 0;
   const acted = (name: string, input: (turn: number) => object): Asked => ({
     name,
     path: `api/act/${name}`,
@@ -91,7 +94,7 @@ function bookingOf(turn: number): object {
     version: 1,
     unit: 'lb',
     farm: { name: 'Low Tarn' },
-    animal: { tag: `X${turn}`, species: 'hog', killDate: '2026-01-05', inspection: 'custom-exempt' },
+    animal: { tag: `X${RUN}${turn}`, species: 'hog', killDate: '2026-01-05', inspection: 'custom-exempt' },
     shares: [{ part: 'whole', owner: { name: `Bench ${turn}` }, sheet: { houseForTheRest: true } }],
   };
 }
