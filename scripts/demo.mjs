@@ -1,7 +1,15 @@
 import { existsSync, rmSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { resolve } from 'node:path';
-import { ensureBuilt, ensureFree, ensureInstalled, run, runApp, scaleKeyOf } from './prepare.mjs';
+import {
+  ensureBuilt,
+  ensureFree,
+  ensureInstalled,
+  ensureSeason,
+  run,
+  runApp,
+  scaleKeyOf,
+} from './prepare.mjs';
 
 /** `npm run demo [-- --fresh] [-- --unit kg]`: install, build, fill, start. Data is kept from start to start. */
 const { values } = parseArgs({
@@ -26,7 +34,7 @@ const env = {
   FRACTUM_SCALE_KEY: scaleKeyOf(data),
   FRACTUM_LOG: process.env.FRACTUM_LOG ?? 'warn',
 };
-run('npx', ['tsx', 'scripts/seed.ts'], env);
+run('npx', ['tsx', 'scripts/seed.ts', ensureSeason(env.FRACTUM_UNIT)], env);
 await runApp({
   port,
   env,

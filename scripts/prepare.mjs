@@ -63,6 +63,13 @@ export function ensureBuilt() {
   writeFileSync(BUILD_STAMP, hash);
 }
 
+/** The demo's finished year in a unit, made once for each build. @returns its file */
+export function ensureSeason(unit) {
+  const file = `.next/season-${unit}.db`;
+  if (!existsSync(file)) run('npx', ['tsx', 'scripts/season.ts', file], { FRACTUM_UNIT: unit });
+  return file;
+}
+
 function found(command) {
   return spawnSync('sh', ['-c', `command -v ${command}`]).status === 0;
 }

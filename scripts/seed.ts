@@ -1,48 +1,46 @@
-import { dataFolder, migrate, openDatabase } from '@/data/database';
+import { chmodSync, copyFileSync, existsSync } from 'node:fs';
 import { readCatalogue } from '@/data/catalogue';
+import { databaseFile, dataFolder, openDatabase } from '@/data/database';
 import { lockFolder } from '@/data/folderLock';
-import { hasShop } from '@/data/setUp';
 import { signReading } from '@/devices/scale/signature';
 import { seedLiveWeek } from '@/server/demo/liveWeek';
-import { seedSeason } from '@/server/demo/season';
-import { setUpDemoShop } from '@/server/demo/setUpDemo';
 import { devices } from '@/server/house/devices';
 import { Events } from '@/server/house/events';
 import { ShareFiles } from '@/server/house/shareFiles';
+import { prepareShop } from '@/server/setUp';
 
-/** The demo's year before the live week: always the same. */
-const SEASON = { shares: 300, seed: 0.41207 } as const;
-
-/** Fills an empty data folder with the demo shop; a folder that holds a shop already is left alone. */
-async function main(): Promise<void> {
+/** Fills an empty data folder with the demo shop: its finished year, and a live week up to this minute. */
+async function main(season: string): Promise<void> {
   const lock = lockFolder(dataFolder());
   if (!lock) throw new Error(`Another Fractum works on ${dataFolder()}. Stop it first.`);
-  const db = openDatabase();
   try {
-    await migrate(db);
-    if (await hasShop(db)) {
+    if (existsSync(databaseFile())) {
       process.stdout.write('The demo shop is set up already; its data is kept.\n');
       return;
     }
-    const unit = process.env.FRACTUM_UNIT === 'kg' ? 'kg' : 'lb';
-    const catalogue = readCatalogue();
-    const around = {
-      db,
-      now: new Date(),
-      devices: devices(),
-      catalogue,
-      events: new Events(),
-      files: new ShareFiles(catalogue),
-    };
-    await setUpDemoShop(db, unit);
-    await seedSeason(around, SEASON);
-    const key = process.env.FRACTUM_SCALE_KEY ?? '';
-    await seedLiveWeek(around, (reading, at) => signReading(reading, at, key));
+    copyFileSync(season, databaseFile());
+    chmodSync(databaseFile(), 0o600);
+    await fillLiveWeek();
     process.stdout.write('The demo shop is filled.\n');
   } finally {
-    await db.destroy();
     lock.release();
   }
 }
 
-await main();
+async function fillLiveWeek(): Promise<void> {
+  const db = openDatabase();
+  const catalogue = readCatalogue();
+  const place = { db, catalogue, events: new Events(), files: new ShareFiles(catalogue) };
+  const key = process.env.FRACTUM_SCALE_KEY ?? '';
+  try {
+    await prepareShop(db, catalogue);
+    const around = { ...place, now: new Date(), devices: devices() };
+    await seedLiveWeek(around, (reading, at) => signReading(reading, at, key));
+  } finally {
+    await db.destroy();
+  }
+}
+
+const [season] = process.argv.slice(2);
+if (!season) throw new Error('Say which season: seed.ts FILE');
+await main(season);

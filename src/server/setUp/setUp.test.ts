@@ -32,7 +32,7 @@ describe('a shop of one’s own', () => {
     expect(await setUpShop(db, SHOP, { prices, now: NOON })).toMatchObject({ ok: true });
     expect(await readShop(db)).toMatchObject({ name: 'Hollow Way Cutting', unit: 'kg', demo: false });
     expect(await readHouseRules(db)).toMatchObject({ version: 1, tools: ['band-saw'] });
-    expect(await readPriceLists(db)).toMatchObject([{ unit: 'kg', sign: 'kr', effectiveFrom: '2026-11-24' }]);
+    expect(await readPriceLists(db)).toMatchObject([{ unit: 'kg', sign: 'kr', effectiveFrom: '2026-09-24' }]);
     const credentials = { name: 'Kari', secret: SHOP.secret, address: 'here' };
     expect(await signIn(db, credentials, NOON)).toMatchObject({
       ok: true,

@@ -6,7 +6,7 @@ import { failure, success, type Result } from '@/core/quantity/result';
 import { checkShape } from '@/core/shape/checkShape';
 import { USUAL_RULES } from '@/core/shop/houseRules';
 import type { Shop } from '@/core/shop/shop';
-import { dayIn } from '@/core/time/shopTime';
+import { dayIn, monthsAfter } from '@/core/time/shopTime';
 import type { Database } from '@/data/database';
 import { writeUser } from '@/data/people';
 import { hasShop, writeHouseRules, writePriceList, writeShop } from '@/data/setUp';
@@ -18,6 +18,9 @@ export type NewShop = Omit<Shop, 'demo'> & {
   /** The owner's own; only its hash is kept. */
   readonly secret: string;
 };
+
+/** A new shop's first prices hold for what hangs there already, and for a sample week. */
+const PRICES_REACH_BACK_MONTHS = 2;
 
 /** Shorter ones are guessed. */
 const SHORTEST_SECRET = 10;
@@ -63,9 +66,9 @@ export async function setUpShop(
     await writeShop(trx, { ...shop, demo: false });
     await writeHouseRules(trx, USUAL_RULES, { at: now.toISOString(), actorId: ownerId });
     await writeUser(trx, { id: ownerId, name: owner, role: 'owner', secret: hashed });
-    const today = dayIn(shop.zone, now);
+    const effectiveFrom = monthsAfter(dayIn(shop.zone, now), -PRICES_REACH_BACK_MONTHS);
     for (const list of prices) {
-      await writePriceList(trx, { ...list, effectiveFrom: today, unit: shop.unit, sign: shop.currency });
+      await writePriceList(trx, { ...list, effectiveFrom, unit: shop.unit, sign: shop.currency });
     }
   });
   return success({ ownerId });
