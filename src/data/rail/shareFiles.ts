@@ -20,7 +20,8 @@ import { lineNotesOfShares, weighingsOfShares } from '../wrap';
 
 /**
  * Everything known of these shares, each put together once. The number of queries is the same for one share and for a
- * hundred, and does not depend on what else the shop has ever done. A share that is not there has no file.
+ * hundred, and does not depend on what else the shop has ever done. In the order of their numbers; a share that is not
+ * there has no file.
  *
  * @throws RangeError when the catalogue does not know the species of one of them
  */
@@ -56,6 +57,7 @@ export async function readShareFiles(
   const wanted = new Set(shareIds);
   return booked.shares
     .filter((share) => wanted.has(share.id))
+    .sort((a, b) => a.number - b.number)
     .map((share) => {
       const animal = booked.animals.get(share.animalId)!;
       const sides = (sidesOfAnimal.get(animal.id) ?? [])

@@ -6,6 +6,7 @@ import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import type { SideId } from '@/core/order/animal';
 import { expectedCold, shrinkPct, shrinkWorking } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
+import type { Species } from '@/core/species/types';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
 import type { Working } from '@/core/working/working';
@@ -70,12 +71,24 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
       animalOnRail(own, unsold.get(own[0]!.animal.id) ?? [], now),
     );
     const hanging = new Set(files.map((file) => file.situation.species));
-    const cautions = [...hanging].flatMap((species) =>
-      species.cautions.filter((each) => each.where === 'hang').map((each) => each.text),
-    );
-    return success({ unit, cautions: [...new Set(cautions)], animals });
+    return success({ unit, cautions: cautionsFor([...hanging]), animals });
   },
 });
+
+/** Each sentence once: those that hold for all that hangs as they are, the others with their species. */
+function cautionsFor(hanging: readonly Species[]): string[] {
+  const said = hanging.flatMap((species) =>
+    species.cautions
+      .filter((each) => each.where === 'hang')
+      .flatMap((each) =>
+        each.text.split(/(?<=\.) /).map((sentence) => ({ sentence, species: species.name })),
+      ),
+  );
+  return [...group(said, (each) => each.sentence)].map(([sentence, by]) => {
+    const names = [...new Set(by.map((each) => each.species))];
+    return names.length === hanging.length ? sentence : `${names.join(', ')}: ${sentence}`;
+  });
+}
 
 function animalOnRail(files: readonly ShareFile[], unsold: readonly HungSide[], now: Date): AnimalOnRail {
   const [file] = files as [ShareFile];

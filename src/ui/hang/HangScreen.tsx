@@ -18,11 +18,7 @@ export function HangScreen({ board }: { board: HangBoard }) {
   return (
     <div className={styles.page}>
       <h1>On the rail</h1>
-      {board.cautions.map((caution) => (
-        <p key={caution} className="quiet">
-          {caution}
-        </p>
-      ))}
+      <p className="quiet">{board.cautions.join(' ')}</p>
       {board.animals.length === 0 && (
         <p className="quiet">The rail is empty. Animals come here when they are booked.</p>
       )}
