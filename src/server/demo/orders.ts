@@ -87,6 +87,9 @@ export const STEAKS: SheetDocument = {
   },
 };
 
+/** One picnic shoulder of two was condemned on the rail. */
+const ONE_SHOULDER = { 'picnic-cushion': 0.5, 'picnic-lean': 0.5, 'picnic-cover': 0.5, 'picnic-bones': 0.5 };
+
 /** Nothing with backbone in it may be cut from an old cow. */
 const OLD_COW: SheetDocument = {
   houseForTheRest: true,
@@ -210,6 +213,18 @@ export const DEMO_ORDERS: readonly DemoOrder[] = [
     ),
     killedDaysAgo: 2,
     progress: ['booked', 'booked'],
+  },
+  {
+    document: animal(
+      { species: 'hog', sex: 'gilt', carcass: { condition: { condemned: ONE_SHOULDER } } },
+      'H117',
+      'Hollin Bank',
+      [88.4, 87.6],
+      [86.9, 86.1],
+      [share('whole', 'Edda Wrathall', '555 0158', HOUSE)],
+    ),
+    killedDaysAgo: 3,
+    progress: ['approved'],
   },
   {
     document: hog('H118', 'Low Tarn', null, null, [
