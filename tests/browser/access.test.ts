@@ -127,6 +127,19 @@ describe('who may not', () => {
     await guesser.leave();
   });
 
+  it('does not begin anew by saying that they come from elsewhere', async () => {
+    const statuses: number[] = [];
+    for (let tries = 0; tries < 6; tries += 1) {
+      const response = await fetch(`${demo.address}/api/sign-in`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', 'x-forwarded-for': `203.0.113.${tries}` },
+        body: JSON.stringify({ name: 'Nobody here', secret: `guess ${tries}` }),
+      });
+      statuses.push(response.status);
+    }
+    expect(statuses).toEqual([401, 401, 401, 401, 401, 429]);
+  });
+
   it('gets security headers with every page, and nothing without a session', async () => {
     const response = await fetch(`${demo.address}/sign-in`);
     expect(response.headers.get('content-security-policy')).toContain("default-src 'self'");
