@@ -151,6 +151,21 @@ describe('the same question twice', () => {
   });
 });
 
+describe('views', () => {
+  it('are of one moment, whatever is booked meanwhile', async () => {
+    const booking = (at: number) => ({
+      clientId: randomUUID(),
+      document: hogDocument({ animal: { ...hogDocument().animal, tag: `H${at}` } }),
+    });
+    const asked = Array.from({ length: 20 }, (_, at) => [
+      passDoorway(USE_CASES.bookOrder, booking(at), owner, around()),
+      passDoorway(USE_CASES.hangView, {}, owner, around()),
+      passDoorway(USE_CASES.railView, {}, owner, around()),
+    ]).flat();
+    for (const result of await Promise.all<{ ok: boolean }>(asked)) expect(result.ok).toBe(true);
+  });
+});
+
 describe('rights on rows', () => {
   const peek = defineUseCase<{ shareId: ShareId }, string>({
     name: 'peek',
