@@ -111,9 +111,10 @@ async function perform<Input, Output>(
     if (!result.ok) throw new Refused(result);
     await restage(db, around.catalogue, touched);
     await keep(asked, input, { actor, at: around.now, db, output: result.value });
+    // Before the commit, while nobody else can read: whoever comes next must not meet what was.
+    for (const [shareId, file] of touched) around.files.replace(shareId, file);
     return result;
   });
-  for (const [shareId, file] of touched) around.files.replace(shareId, file);
   events.publish({ asked: asked.name, shares: [...touched.keys()] });
   return done;
 }
@@ -194,9 +195,16 @@ async function inTransaction<T>({ db, files }: Surroundings, work: (db: Database
     try {
       return await db.transaction(async (trx) => {
         await files.begin(trx);
-        return work(trx);
+        try {
+          return await work(trx);
+        } catch (error) {
+          // Before the rollback, for the same reason: what was read in here may never have been.
+          files.forgetAll();
+          throw error;
+        }
       });
     } catch (error) {
+      // A commit can fail as well.
       files.forgetAll();
       const isBusy = String((error as { code?: unknown }).code).startsWith('SQLITE_BUSY');
       if (!isBusy || tries === TRIES_WHEN_BUSY) throw error;

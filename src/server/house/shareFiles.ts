@@ -33,7 +33,7 @@ export class ShareFiles {
     return file;
   }
 
-  /** What a share has become by what was just committed; undefined when it has to be read again. */
+  /** What a share has become by what is being committed; undefined when it has to be read again. */
   replace(shareId: ShareId, file: ShareFile | undefined): void {
     if (file) this.kept.set(shareId, file);
     else this.kept.delete(shareId);

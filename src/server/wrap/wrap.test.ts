@@ -3,7 +3,9 @@ import { gapOf, type Posting, type WeighingPurpose } from '@/core/ledger/ledger'
 import type { ShareId } from '@/core/order/animal';
 import type { WeighingId } from '@/core/order/work';
 import type { ScaleReading } from '@/core/scale/reading';
+import { passDoorway } from '../house/doorway';
 import { hogDocument, TestShop } from '../tests/testShop';
+import { USE_CASES, type InputOf } from '../useCases';
 
 let shop: TestShop;
 let shareId: ShareId;
@@ -76,6 +78,36 @@ describe('a pack', () => {
     await shop.print();
     await shop.print();
     expect(shop.printed).toHaveLength(1);
+  });
+});
+
+describe('two stations on one share', () => {
+  const ask = (input: InputOf<'weigh'>) =>
+    passDoorway(
+      USE_CASES.weigh,
+      input,
+      { kind: 'staff', id: 'id-wrapper', name: 'wrapper', role: 'wrapper' },
+      shop.around(),
+    );
+
+  it('see each other’s packs at once, however closely they follow', async () => {
+    await shop.get('wrapView', { shareId });
+    const inputs = Array.from({ length: 16 }, () => shop.weighing(shareId, chops, 1290));
+    const results = await Promise.all(inputs.map(ask));
+    expect(results.every((result) => result.ok)).toBe(true);
+    await shop.expectFreshStages();
+    expect((await shop.get('wrapView', { shareId })).weighings).toHaveLength(16);
+    expect(await holds('share')).toBe(91_000 - 16 * 1290);
+  });
+
+  it('are not misled by what was refused between', async () => {
+    const inputs = Array.from({ length: 12 }, (_, at) =>
+      at % 3 === 0 ? shop.weighing(shareId, chops, 29_500) : shop.weighing(shareId, chops, 1290),
+    );
+    const results = await Promise.all(inputs.map(ask));
+    expect(results.filter((result) => result.ok)).toHaveLength(8);
+    await shop.expectFreshStages();
+    expect((await shop.get('wrapView', { shareId })).weighings).toHaveLength(8);
   });
 });
 
