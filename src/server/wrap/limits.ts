@@ -1,6 +1,7 @@
 import { balanceOfKind, type WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight } from '@/core/order/standing';
+import type { Weighing } from '@/core/order/work';
 import type { ForecastLine } from '@/core/forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '@/core/quantity/weight';
 import { refuse, type Refusal } from '../house/reasons';
@@ -45,37 +46,62 @@ function moreThanOnBlock(file: ShareFile, net: Weight): Refusal | undefined {
   return refuse('more-than-there-is', message);
 }
 
-function weighed(file: ShareFile, matches: (each: ShareFile['weighings'][number]) => boolean): Weight {
-  return sumWeights(file.weighings.filter(matches).map((each) => each.net));
+/** Green weight, or trim, that went in somewhere, and what has come out of there in packs. */
+type Flow = { readonly into: Weight; readonly out: Weight };
+
+function sumOf(weighings: readonly Weighing[], matches: (each: Weighing) => boolean): Weight {
+  return sumWeights(weighings.filter(matches).map((each) => each.net));
+}
+
+function tubFlow(weighings: readonly Weighing[]): Flow {
+  return {
+    into: sumOf(weighings, (each) => each.kind === 'tub'),
+    out: sumOf(weighings, (each) => each.kind === 'package' && each.source === 'tub'),
+  };
+}
+
+function cureFlow(weighings: readonly Weighing[], lineKey: string): Flow {
+  const ofLine = weighings.filter((each) => each.lineKey === lineKey);
+  return {
+    into: sumOf(ofLine, (each) => each.kind === 'green'),
+    out: sumOf(ofLine, (each) => each.kind === 'package'),
+  };
 }
 
 /** Against the batch, not against what is left of it: seasoning and water go in after the tub was weighed. */
 function moreThanInTub(file: ShareFile, net: Weight): Refusal | undefined {
-  const put = weighed(file, (each) => each.kind === 'tub');
-  if (put === 0)
+  const { into, out } = tubFlow(file.weighings);
+  if (into === 0) {
     return refuse('tub-empty', 'No trim has been weighed into the tub yet. Weigh the tub first.');
-  const out = weighed(file, (each) => each.kind === 'package' && each.source === 'tub');
-  if (out + net <= put * (1 + ADDED_TO_GRIND)) return undefined;
-  const message = `${show(put, file)} went into the tub and ${show(out, file)} have come out of it. Is this of another tub?`;
+  }
+  if (out + net <= into * (1 + ADDED_TO_GRIND)) return undefined;
+  const message = `${show(into, file)} went into the tub and ${show(out, file)} have come out of it. Is this of another tub?`;
   return refuse('more-than-there-is', message);
 }
 
 function moreThanInCure(file: ShareFile, lineKey: string, net: Weight): Refusal | undefined {
-  const put = weighed(file, (each) => each.kind === 'green' && each.lineKey === lineKey);
-  if (put === 0) {
+  const { into, out } = cureFlow(file.weighings, lineKey);
+  if (into === 0) {
     return refuse(
       'not-in-cure',
       'Its green weight is missing. Weigh it green before it comes out of the cure.',
     );
   }
-  const out = finished(file, lineKey);
-  if (out + net <= put * (1 + ADDED_BY_CURE)) return undefined;
-  const message = `It went into the cure with ${show(put, file)}; ${show((out + net) as Weight, file)} cannot come out.`;
+  if (out + net <= into * (1 + ADDED_BY_CURE)) return undefined;
+  const message = `It went into the cure with ${show(into, file)}; ${show((out + net) as Weight, file)} cannot come out.`;
   return refuse('more-than-there-is', message);
 }
 
-function finished(file: ShareFile, lineKey: string): Weight {
-  return weighed(file, (each) => each.kind === 'package' && each.lineKey === lineKey);
+/** Whether packs have come out of a tub or a cure that could not have, had this never been weighed into it. */
+export function packsDependOn(weighing: Weighing, weighings: readonly Weighing[]): boolean {
+  const others = weighings.filter((each) => each.id !== weighing.id);
+  if (weighing.kind === 'tub') {
+    const { into, out } = tubFlow(others);
+    return out > into * (1 + ADDED_TO_GRIND);
+  }
+  if (weighing.kind !== 'green') return false;
+  const { into, out } = cureFlow(others, weighing.lineKey);
+  return out > into * (1 + ADDED_BY_CURE);
 }
 
 /** What is out of the ordinary about a weight, in one sentence; empty when nothing is. */
@@ -88,10 +114,9 @@ export function oddity({ file, purpose, net }: Asked, line: ForecastLine | undef
   if (isLight || net > usual * HEAVY_PACK) {
     return `${show(net, file)} for a pack of ${line.cut}, where about ${show(usual, file)} is expected.`;
   }
-  const green = weighed(file, (each) => each.kind === 'green' && each.lineKey === line.key);
-  const out = finished(file, line.key) + net;
-  if (purpose.from === 'cure' && out > green) {
-    return `${line.cut}: ${show(out as Weight, file)} out of the cure, ${show(green, file)} went in.`;
+  const { into, out } = cureFlow(file.weighings, line.key);
+  if (purpose.from === 'cure' && out + net > into) {
+    return `${line.cut}: ${show((out + net) as Weight, file)} out of the cure, ${show(into, file)} went in.`;
   }
   return '';
 }

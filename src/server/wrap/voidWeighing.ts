@@ -11,6 +11,7 @@ import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { fileOf } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
+import { packsDependOn } from './limits';
 
 type Input = { clientId: string; weighingId: WeighingId; reason: string };
 
@@ -66,22 +67,8 @@ function whyNot(
       'reason',
     );
   }
-  if (comesOutOf(weighing, weighings)) {
+  if (packsDependOn(weighing, weighings)) {
     return refuse('packs-depend-on-it', 'Packs have come out of this since. Take these back first.');
   }
   return undefined;
-}
-
-/** Whether packs were made of what this weighing put into a tub or a cure, and nothing else is left in it. */
-function comesOutOf(weighing: Weighing, weighings: readonly Weighing[]): boolean {
-  const others = weighings.filter((each) => each.id !== weighing.id);
-  if (weighing.kind === 'tub') {
-    return others.some((each) => each.source === 'tub') && !others.some((each) => each.kind === 'tub');
-  }
-  const ofLine = others.filter((each) => each.lineKey === weighing.lineKey);
-  return (
-    weighing.kind === 'green' &&
-    ofLine.some((each) => each.kind === 'package') &&
-    !ofLine.some((each) => each.kind === 'green')
-  );
 }

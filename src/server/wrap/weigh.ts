@@ -73,8 +73,8 @@ export const weigh = defineUseCase<WeighInput, Taken>({
     const load = loadOf(house, input);
     const asked = { file, purpose: input.purpose, net: load.net };
     const odd = oddity(asked, named.value.line);
-    if (odd !== '' && !input.sure) return impossible(asked) ?? refuse('unusual', odd);
-    return impossible(asked) ?? (await take(house, file, { input, load, named: named.value, odd }));
+    const wrong = impossible(asked) ?? (odd !== '' && !input.sure ? refuse('unusual', odd) : undefined);
+    return wrong ?? (await take(house, file, { input, load, named: named.value, odd }));
   },
 });
 
