@@ -30,21 +30,33 @@ function stageEntries(stages: readonly Stage[], said: string): Entry[] {
     .map((stage) => ({ key: stage, label: STAGE_WORDS[stage].word, detail: 'stage', page: `/${stage}` }));
 }
 
+const AWAY = 'The network is away. Orders are found again when it is back.';
+
+type Found = {
+  readonly tickets: readonly Ticket[];
+  /** Whether they answer what is said now, and not what was said a moment ago. */
+  readonly current: boolean;
+  /** Why nothing was found that could be believed; empty when all is well. */
+  readonly problem: string;
+};
+
 /** The shares that the house finds for what was said; what is typed meanwhile wins. */
-function useFound(said: string): readonly Ticket[] {
-  const [found, setFound] = useState<{ said: string; tickets: readonly Ticket[] }>({ said: '', tickets: [] });
+function useFound(said: string): Found {
+  const [found, setFound] = useState({ said: '', tickets: [] as readonly Ticket[], problem: '' });
   useEffect(() => {
     let stale = false;
     const timer = setTimeout(async () => {
       const result = await act('findView', { words: said });
-      if (!stale && result.ok) setFound({ said, tickets: result.value });
+      if (stale) return;
+      if (result.ok) setFound({ said, tickets: result.value, problem: '' });
+      else setFound({ said, tickets: [], problem: result.reason === 'offline' ? AWAY : result.message });
     }, QUIET_BEFORE_ASKING);
     return () => {
       stale = true;
       clearTimeout(timer);
     };
   }, [said]);
-  return found.tickets;
+  return { tickets: found.tickets, current: found.said === said, problem: found.problem };
 }
 
 /** One key opens it: jump to any order by a name, telephone, tag or number, or to a stage. */
@@ -60,7 +72,7 @@ export function Palette({
   const router = useRouter();
   const [said, setSaid] = useState('');
   const [at, setAt] = useState(0);
-  const tickets = useFound(said);
+  const { tickets, current, problem } = useFound(said);
   const found = [...tickets.map(entryOf), ...stageEntries(stages, said)];
   const go = (entry: Entry | undefined) => {
     if (!entry) return;
@@ -68,6 +80,12 @@ export function Palette({
     setAt(0);
     onClose();
     router.push(entry.page);
+  };
+  /** Before the answer came the house is asked at once: what still stands there was found for other words. */
+  const enter = async () => {
+    if (current) return go(found[at]);
+    const asked = await act('findView', { words: said });
+    if (asked.ok) go([...asked.value.map(entryOf), ...stageEntries(stages, said)][0]);
   };
   return (
     <Modal
@@ -90,7 +108,7 @@ export function Palette({
         onKeyDown={(event) => {
           if (event.key === 'ArrowDown') setAt(Math.min(found.length - 1, at + 1));
           else if (event.key === 'ArrowUp') setAt(Math.max(0, at - 1));
-          else if (event.key === 'Enter') go(found[at]);
+          else if (event.key === 'Enter') void enter();
           else return;
           event.preventDefault();
         }}
@@ -103,7 +121,8 @@ export function Palette({
             </button>
           </li>
         ))}
-        {found.length === 0 && said.trim() !== '' && (
+        {current && problem !== '' && <li role="alert">{problem}</li>}
+        {current && problem === '' && found.length === 0 && said.trim() !== '' && (
           <li className="quiet">Nothing in the shop is called that.</li>
         )}
       </ul>

@@ -198,6 +198,25 @@ describe('the desk by keyboard', () => {
     await tove.sees('Ivo Garth, right half', 'h1');
   });
 
+  it('and does not jump to what was found for other words, however fast Enter follows', async () => {
+    await tove.chord(Key.CONTROL, 'k');
+    await tove.type('.ant-modal input', 'garth');
+    await tove.sees('Ivo Garth', '[role="listbox"]');
+    await tove.chord(Key.CONTROL, 'a');
+    await tove.keys('reddle', Key.ENTER);
+    await tove.sees('Tamsin Reddle, left half', 'h1');
+  });
+
+  it('nor says that an order is unknown while the network is away', async () => {
+    await tove.chord(Key.CONTROL, 'k');
+    await tove.find('.ant-modal input');
+    await tove.network(false);
+    await tove.keys('coy');
+    await tove.sees('The network is away', '[role="listbox"]');
+    await tove.network(true);
+    await tove.keys(Key.ESCAPE);
+  });
+
   it('digits answer the open zone, arrows open the next', async () => {
     const title = () => tove.text('section[aria-label^="Decisions"] h2');
     const before = await title();

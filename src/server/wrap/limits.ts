@@ -28,8 +28,13 @@ function show(w: Weight, { shop }: ShareFile): string {
   return `${formatWeight(w)} ${shop.unit}`;
 }
 
+/** What the bench scale carries. */
+export function benchMost({ rules, shop }: ShareFile): Weight {
+  return weight(convertUnits(rules.benchLb, 'lb', shop.unit));
+}
+
 function tooHeavy({ file, net }: Asked): Refusal | undefined {
-  const most = weight(convertUnits(file.rules.benchLb, 'lb', file.shop.unit));
+  const most = benchMost(file);
   if (net <= most) return undefined;
   return refuse('overload', `The bench scale carries ${show(most, file)}. Take it off and split it.`);
 }

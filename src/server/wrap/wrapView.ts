@@ -9,6 +9,7 @@ import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weig
 import { printedOfShare } from '@/data/wrap';
 import { defineShareView } from '../house/shareView';
 import { STAFF, type House } from '../house/useCase';
+import { benchMost } from './limits';
 
 export type ListedWeighing = Pick<
   Weighing,
@@ -36,6 +37,8 @@ export type WrapView = {
   /** Still on the block: cold weight less everything weighed so far. */
   readonly onBlock: Weight;
   readonly inTub: Weight;
+  /** The heaviest load that the bench scale carries. */
+  readonly scaleMost: Weight;
   readonly cautions: readonly string[];
 };
 
@@ -66,6 +69,7 @@ export const wrapView = defineShareView<WrapView>({
       cold: coldWeight(file),
       onBlock: balanceOfKind(file.held, 'share'),
       inTub: balanceOfKind(file.held, 'tub'),
+      scaleMost: benchMost(file),
       cautions: species.cautions.filter((each) => each.where === 'block').map((each) => each.text),
     };
   },

@@ -47,7 +47,8 @@ export function ScalePanel(props: Props) {
           {target ? (
             <>
               {target.title}
-              {target.due > 1 && `, pack ${target.made + 1} of ${Math.max(target.due, target.made + 1)}`}
+              {target.due > 1 &&
+                `, ${isPack ? 'pack' : 'load'} ${target.made + 1} of ${Math.max(target.due, target.made + 1)}`}
             </>
           ) : (
             'Nothing is due here'

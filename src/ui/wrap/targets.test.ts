@@ -28,6 +28,7 @@ function view(change: Partial<WrapView> = {}): WrapView {
     cold: COLD[0]!,
     onBlock: COLD[0]!,
     inTub: weight(0),
+    scaleMost: weight(30),
     cautions: [],
     ...change,
   };
@@ -36,8 +37,16 @@ function view(change: Partial<WrapView> = {}): WrapView {
 type Counted = Parameters<typeof targetsOf>[1][number];
 
 function pack(lineKey: string, source = 'share'): Counted {
-  return { kind: 'package', source, lineKey };
+  return { kind: 'package', source, lineKey, net: weight(1) };
 }
+
+function load(kind: 'green' | 'barrel', where: string, net: number): Counted {
+  const [source, lineKey] = kind === 'green' ? ['', where] : [where, ''];
+  return { kind, source, lineKey, net: net as Counted['net'] };
+}
+
+const belly = expected.lines.find((line) => line.key === 'belly.0.0')!;
+const BELLY_GREEN = belly.packaged + belly.cureLoss;
 
 const target = (key: string, pending: Counted[] = [], change: Partial<WrapView> = {}): Target =>
   targetsOf(view(change), pending).find((each) => each.key === key)!;
@@ -54,7 +63,7 @@ describe('what is due at the wrap table', () => {
   it('a cured cut is weighed green first, then finished', () => {
     expect(target('green belly.0.0')).toMatchObject({ section: 'block', due: 1, made: 0 });
     expect(target('package belly.0.0')).toMatchObject({ section: 'smokehouse', waits: 'green weight first' });
-    const green: Counted = { kind: 'green', source: '', lineKey: 'belly.0.0' };
+    const green = load('green', 'belly.0.0', BELLY_GREEN);
     expect(target('package belly.0.0', [green])).toMatchObject({ waits: '' });
     expect(isDue(target('green belly.0.0', [green]))).toBe(false);
   });
@@ -89,6 +98,24 @@ describe('what is due at the wrap table', () => {
     const whole = expected.lines.find((line) => line.key === 'sirloin.0.0')!;
     const { low, high } = target('package sirloin.0.0').band!;
     expect((low + high) / 2).toBeCloseTo(whole.packaged, -1);
+  });
+
+  it('what goes in bulk comes in as many loads as it takes', () => {
+    const half = load('green', 'belly.0.0', BELLY_GREEN / 2);
+    const one = target('green belly.0.0', [half]);
+    expect(one).toMatchObject({ due: 2, made: 1 });
+    expect((one.band!.low + one.band!.high) / 2).toBeCloseTo(BELLY_GREEN / 2, -1);
+    expect(isDue(target('green belly.0.0', [half, half]))).toBe(false);
+  });
+
+  it('no load of the bones of a beef is heavier than the scale carries', () => {
+    const losses = { ...expected.losses, bone: weight(62) };
+    const first = target('bone', [], { losses });
+    expect(first).toMatchObject({ due: 3, made: 0 });
+    expect((first.band!.low + first.band!.high) / 2).toBeLessThan(30_000);
+    const two = [load('barrel', 'bone', 24_000), load('barrel', 'bone', 26_000)];
+    expect(isDue(target('bone', two, { losses }))).toBe(false);
+    expect(isDue(target('bone', two.slice(1), { losses }))).toBe(true);
   });
 
   it('a barrel that nothing goes into is not due', () => {

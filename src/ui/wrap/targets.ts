@@ -1,7 +1,7 @@
 import type { ForecastLine } from '@/core/forecast/types';
 import { formatInches } from '@/core/quantity/length';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
-import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { formatWeight, sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Destination } from '@/core/species/types';
 import type { WrapView } from '@/server/wrap';
 
@@ -38,23 +38,28 @@ export type Target = {
 /** A pack may lie this far beside an even share of its line before the band warns: pieces are not all alike. */
 const PACK_SPREAD = 0.25;
 
-type Counted = Pick<WrapView['weighings'][number], 'kind' | 'source' | 'lineKey'>;
+type Counted = Pick<WrapView['weighings'][number], 'kind' | 'source' | 'lineKey' | 'net'>;
+
+/** What has been weighed of something: how often, and how much in all. */
+type Sofar = { readonly made: number; readonly net: Weight };
 
 /** Everything due on a share, section by section, counting also what is still being sent. */
 export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[] {
   const weighed = [...view.weighings, ...pending];
-  const count = (kind: Counted['kind'], match: (each: Counted) => boolean) =>
-    weighed.filter((each) => each.kind === kind && match(each)).length;
+  const sofar = (kind: Counted['kind'], match: (each: Counted) => boolean): Sofar => {
+    const found = weighed.filter((each) => each.kind === kind && match(each));
+    return { made: found.length, net: sumWeights(found.map((each) => each.net)) };
+  };
   const fromLines = view.lines.flatMap((line) => {
-    const packs = count('package', (each) => each.lineKey === line.key);
-    const green = count('green', (each) => each.lineKey === line.key);
+    const packs = sofar('package', (each) => each.lineKey === line.key).made;
+    const green = sofar('green', (each) => each.lineKey === line.key);
     const settled = view.settledLines.includes(line.key);
     if (line.cure === null) return [packTarget(view, line, { made: packs, settled, from: 'share' })];
     return [
-      greenTarget(view, line, { made: green, settled }),
+      greenTarget(view, line, { green, settled }),
       {
         ...packTarget(view, line, { made: packs, settled, from: 'cure' }),
-        waits: green === 0 ? 'green weight first' : '',
+        waits: green.made === 0 ? 'green weight first' : '',
       },
     ];
   });
@@ -62,9 +67,9 @@ export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[]
     ...fromLines,
     tubTarget(
       view,
-      count('tub', () => true),
+      sofar('tub', () => true),
     ),
-    ...barrelTargets(view, count),
+    ...barrelTargets(view, sofar),
   ];
 }
 
@@ -73,6 +78,20 @@ function bandAround(expected: number): Target['band'] {
     low: Math.round(expected * (1 - PACK_SPREAD)) as Weight,
     high: Math.round(expected * (1 + PACK_SPREAD)) as Weight,
   };
+}
+
+/**
+ * What goes in bulk, into a tub, a cure or a barrel, comes in as many loads as it takes: both bellies of a whole hog, the
+ * bones of a beef by the tub. Another load is due until about as much is there as was expected, none heavier than the
+ * scale carries.
+ */
+function bulk({ made, net }: Sofar, expected: Weight, most: Weight): Pick<Target, 'due' | 'made' | 'band'> {
+  if (expected <= 0) return { due: 0, made, band: null };
+  const left = expected - net;
+  if (made > 0 && left <= expected * PACK_SPREAD)
+    return { due: made, made, band: bandAround(expected / made) };
+  const loads = Math.max(1, Math.ceil(left / most));
+  return { due: made + loads, made, band: bandAround(left / loads) };
 }
 
 function packTarget(
@@ -111,7 +130,7 @@ function detailOf(line: ForecastLine, unit: WeighingUnit): string {
 function greenTarget(
   view: WrapView,
   line: ForecastLine,
-  { made, settled }: { made: number; settled: boolean },
+  { green, settled }: { green: Sofar; settled: boolean },
 ): Target {
   return {
     key: `green ${line.key}`,
@@ -120,16 +139,14 @@ function greenTarget(
     detail: 'green, into the cure',
     purpose: { kind: 'green', lineKey: line.key },
     destination: 'cured',
-    due: 1,
-    made,
-    band: bandAround(line.packaged + line.cureLoss),
+    ...bulk(green, (line.packaged + line.cureLoss) as Weight, view.scaleMost),
     pieces: null,
     settled,
     waits: '',
   };
 }
 
-function tubTarget(view: WrapView, made: number): Target {
+function tubTarget(view: WrapView, tub: Sofar): Target {
   return {
     key: 'tub',
     section: 'barrels',
@@ -137,9 +154,7 @@ function tubTarget(view: WrapView, made: number): Target {
     detail: 'lean and fat for the grind',
     purpose: { kind: 'tub' },
     destination: 'grind',
-    due: 1,
-    made,
-    band: bandAround(view.expectedTub),
+    ...bulk(tub, view.expectedTub, view.scaleMost),
     pieces: null,
     settled: false,
     waits: '',
@@ -155,7 +170,7 @@ const BARRELS = [
 
 function barrelTargets(
   view: WrapView,
-  count: (kind: Counted['kind'], match: (each: Counted) => boolean) => number,
+  sofar: (kind: Counted['kind'], match: (each: Counted) => boolean) => Sofar,
 ): Target[] {
   return BARRELS.map(([barrel, title]) => ({
     key: barrel,
@@ -164,9 +179,11 @@ function barrelTargets(
     detail: 'of this animal only',
     purpose: { kind: 'barrel' as const, barrel },
     destination: 'lost' as const,
-    due: view.losses[barrel] > 0 ? 1 : 0,
-    made: count('barrel', (each) => each.source === barrel),
-    band: view.losses[barrel] > 0 ? bandAround(view.losses[barrel]) : null,
+    ...bulk(
+      sofar('barrel', (each) => each.source === barrel),
+      view.losses[barrel],
+      view.scaleMost,
+    ),
     pieces: null,
     settled: false,
     waits: '',

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import { formatWeight } from '@/core/quantity/weight';
+import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
 import { act, newClientId } from '../act';
 import { targetsOf } from './targets';
@@ -33,8 +33,11 @@ function useView(first: WrapView) {
 }
 
 /** How a weighing that is on its way counts among those that are done. */
-function counted({ purpose }: WeighInput) {
+function counted(input: WeighInput) {
+  const { purpose } = input;
+  const net = 'reading' in input ? input.reading.net : input.typed.gross - input.typed.tare;
   return {
+    net: net as Weight,
     kind: purpose.kind,
     source: purpose.kind === 'package' ? purpose.from : purpose.kind === 'barrel' ? purpose.barrel : '',
     lineKey: 'lineKey' in purpose ? purpose.lineKey : '',
