@@ -10,7 +10,7 @@ import { instant } from '@/core/time/shopTime';
 import { writeTransaction } from '@/data/ledger';
 import { writeClosing } from '@/data/settle';
 import { isOwner } from '../house/actor';
-import { clientId, id } from '../house/fields';
+import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { fileOf } from '../house/shareView';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
@@ -22,7 +22,7 @@ export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
   name: 'closeShare',
   roles: OFFICE,
   writes: true,
-  input: Joi.object({ clientId, shareId: id, note: Joi.string().trim().allow('').max(500).required() }),
+  input: Joi.object({ clientId, shareId: id, note: words(500).allow('').required() }),
   subject: (input) => input.shareId,
   run: async (house, { clientId: requestId, shareId, note }) => {
     const found = await fileOf(house, shareId);

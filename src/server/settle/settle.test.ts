@@ -76,6 +76,7 @@ describe('closing the balance', () => {
     const refused = await close();
     expect(refused).toMatchObject({ reason: 'needs-a-note', field: 'note' });
     expect(refused.ok || refused.message).toMatch(/^\d\.\d\d % is unaccounted/);
+    expect(await close(' . ')).toMatchObject({ reason: 'invalid' });
     expect(await close('A bag of fat went to the neighbour’s dog')).toMatchObject({ ok: true });
   });
 

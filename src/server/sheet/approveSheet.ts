@@ -5,7 +5,7 @@ import { isComplete } from '@/core/questions/findings';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { writeSheetVersion } from '@/data/sheet';
-import { clientId, id } from '../house/fields';
+import { clientId, id, words } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE } from '../house/useCase';
 import { changeable } from './changeable';
@@ -22,7 +22,7 @@ export const approveSheet = defineUseCase<Input, SavedSheet>({
     clientId,
     shareId: id,
     version: Joi.number().integer().min(0).required(),
-    overrideReason: Joi.string().trim().allow('').max(300).required(),
+    overrideReason: words(300).allow('').required(),
   }),
   subject: (input) => input.shareId,
   run: async (house, { shareId, version, overrideReason }) => {

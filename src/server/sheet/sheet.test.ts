@@ -117,6 +117,7 @@ describe('approving', () => {
     const refused = await approve(2);
     expect(refused).toMatchObject({ reason: 'open-questions' });
     expect(!refused.ok && refused.problems).toMatchObject([{ field: 'back-ribs' }]);
+    expect(await approve(2, '...')).toMatchObject({ reason: 'invalid' });
     expect(await approve(2, 'Ivo decides at the block')).toMatchObject({ ok: true });
     expect((await shop.file(shareId)).sheet!.overrideReason).toBe('Ivo decides at the block');
   });
