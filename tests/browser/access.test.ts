@@ -215,6 +215,7 @@ describe('the desk by keyboard', () => {
     await tove.sees('The network is away', '[role="listbox"]');
     await tove.network(true);
     await tove.keys(Key.ESCAPE);
+    await tove.until('the palette gone', async () => (await tove.all('.ant-modal')).length === 0);
   });
 
   it('digits answer the open zone, arrows open the next', async () => {

@@ -5,6 +5,7 @@ import {
   balanced,
   balanceOf,
   balanceOfKind,
+  balances,
   cureAccount,
   gapOf,
   move,
@@ -53,6 +54,22 @@ describe('a weight transaction', () => {
     const all = [...there, ...reversed(there)];
     expect(balanceOfKind(all, 'share')).toBe(0);
     expect(balanceOfKind(all, 'tub')).toBe(0);
+    expect(balances(all)).toEqual([]);
+  });
+
+  it('adds up account by account, two owners of a kind apart', () => {
+    const tub = { kind: 'tub', owner: 's1' } as const;
+    const other = { kind: 'tub', owner: 's2' } as const;
+    const all = [
+      ...move(share, tub, pounds(3)),
+      ...move(share, other, pounds(2)),
+      ...move(tub, other, pounds(1)),
+    ];
+    expect(balances(all)).toEqual([
+      { ...share, weight: pounds(-5) },
+      { ...tub, weight: pounds(2) },
+      { ...other, weight: pounds(3) },
+    ]);
   });
 });
 

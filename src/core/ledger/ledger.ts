@@ -90,6 +90,20 @@ export function balanceOfKind(postings: Iterable<Posting>, kind: AccountKind): W
   return total as Weight;
 }
 
+/** What accounts hold, by kind and owner, each once; accounts that come out empty are left out. */
+export function balances(postings: Iterable<Posting>): Posting[] {
+  const accounts = new Map<string, Posting>();
+  for (const { kind, owner, weight } of postings) {
+    const account = `${kind} ${owner}`;
+    const sum = ((accounts.get(account)?.weight ?? 0) + weight) as Weight;
+    accounts.set(account, { kind, owner, weight: sum });
+  }
+  return [...accounts.entries()]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .map(([, posting]) => posting)
+    .filter((posting) => posting.weight !== 0);
+}
+
 /** What is put on the scale, and where it comes from and goes to. */
 export type WeighingPurpose =
   | { readonly kind: 'package'; readonly from: 'share' | 'tub' | 'cure'; readonly lineKey: string }

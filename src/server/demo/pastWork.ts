@@ -1,5 +1,7 @@
 import type { ForecastLine } from '@/core/forecast/types';
 import {
+  balanceOfKind,
+  balances,
   postClosing,
   postToBlock,
   postWeighing,
@@ -57,7 +59,6 @@ export class PastBench {
   private readonly labels: LabelJob[] = [];
   private readonly weighings: Weighing[] = [];
   private readonly notes: LineNote[] = [];
-  private readonly held = new Map<string, Posting>();
   private now: Date;
   private count = 0;
 
@@ -93,12 +94,11 @@ export class PastBench {
     const id = this.id;
     const entry = { id, kind, at: this.now.toISOString(), actorId: this.context.actorId };
     this.transactions.push({ entry: reversesId ? { ...entry, reversesId } : entry, postings });
-    for (const posting of postings) {
-      const key = `${posting.kind} ${posting.owner}`;
-      const before = this.held.get(key)?.weight ?? 0;
-      this.held.set(key, { ...posting, weight: (before + posting.weight) as Weight });
-    }
     return id;
+  }
+
+  private held(): Posting[] {
+    return balances(this.transactions.flatMap(({ postings }) => postings));
   }
 
   private work(file: ShareFile): void {
@@ -138,7 +138,7 @@ export class PastBench {
     const cold = coldWeight(file);
     const { usual, differs, least } = UNACCOUNTED;
     const gap = cold * Math.max(least, usual + differs * this.context.chance.normal());
-    const left = (this.held.get(`share ${file.share.id}`)?.weight ?? 0) - gap;
+    const left = balanceOfKind(this.held(), 'share') - gap;
     const both = losses.bone + losses.fat;
     if (left <= 0 || both <= 0) return;
     for (const barrel of ['bone', 'fat'] as const) {
@@ -247,8 +247,7 @@ export class PastBench {
   private settle(started: ShareFile): PastWork {
     const { actorId, chance } = this.context;
     const { id: shareId, contact } = started.share;
-    const held = () => [...this.held.values()].filter((posting) => posting.weight !== 0);
-    const packed: ShareFile = { ...started, weighings: this.weighings, notes: this.notes, held: held() };
+    const packed: ShareFile = { ...started, weighings: this.weighings, notes: this.notes, held: this.held() };
     const { verdict } = reconciliationOf(packed);
     this.now = new Date(this.now.getTime() + DAY_MS);
     const closing = postClosing(shareId, packed.held);
@@ -258,7 +257,7 @@ export class PastBench {
     const note = verdict === 'usual' ? '' : 'Looked for; the bone barrel was weighed late.';
     const closed: ShareFile = {
       ...packed,
-      held: held(),
+      held: this.held(),
       closing: { shareId, clientId: this.id, bill, note, ...by() },
     };
     this.now = new Date(this.now.getTime() + 2 * DAY_MS);
