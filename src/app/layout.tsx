@@ -2,8 +2,9 @@ import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/archivo/wdth.css';
-import '@/ui/globals.css';
-import { Providers } from '@/ui/Providers';
+import '@/ui/kit/globals.css';
+import { Providers } from '@/ui/kit/Providers';
+import { tokenStyles } from '@/ui/kit/tokens';
 
 export const metadata: Metadata = {
   title: 'Fractum',
@@ -17,6 +18,9 @@ export const dynamic = 'force-dynamic';
 export default function RootLayout({ children }: { children: ReactNode }) {
   return (
     <html lang="en">
+      <head>
+        <style>{tokenStyles()}</style>
+      </head>
       <body>
         <AntdRegistry>
           <Providers>{children}</Providers>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { askForPage, currentActor } from '@/app/door';
-import { RailFrame } from '@/ui/RailFrame';
+import { RailFrame } from '@/ui/rail/RailFrame';
 
 export default async function OfficeLayout({ children }: { children: ReactNode }) {
   const rail = await askForPage('railView', {});

@@ -5,9 +5,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { formatWeight, parseWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/hang';
-import { act, newClientId } from '../act';
-import { Amount } from '../Amount';
-import { WorkingOf } from '../WorkingOf';
+import { act, newClientId } from '../kit/act';
+import { Amount } from '../kit/Amount';
+import { WorkingOf } from '../kit/WorkingOf';
 import styles from './HangScreen.module.css';
 
 type Asked = { side: SideOnRail; animal: AnimalOnRail; kind: 'hot' | 'cold' };

@@ -7,11 +7,11 @@ import { useState } from 'react';
 import type { LineComparison, Verdict } from '@/core/reconcile/reconcile';
 import { formatWeight } from '@/core/quantity/weight';
 import type { BalanceView } from '@/server/settle';
-import { act, newClientId } from '../act';
-import { BridgeChart } from '../BridgeChart';
-import { DestinationMark } from '../DestinationMark';
-import { WorkingOf } from '../WorkingOf';
-import { ShareHeader } from '../ShareHeader';
+import { act, newClientId } from '../kit/act';
+import { BridgeChart } from './BridgeChart';
+import { DestinationMark } from '../kit/DestinationMark';
+import { WorkingOf } from '../kit/WorkingOf';
+import { ShareHeader } from '../kit/ShareHeader';
 import styles from './ReconcileScreen.module.css';
 
 const VERDICT_WORDS: Record<Verdict, string> = {

@@ -6,9 +6,9 @@ import { useState } from 'react';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import type { Settlement } from '@/core/order/settlement';
-import { act, newClientId } from '../act';
-import { BillLines } from '../BillLines';
-import { ShareHeader } from '../ShareHeader';
+import { act, newClientId } from '../kit/act';
+import { BillLines } from '../kit/BillLines';
+import { ShareHeader } from '../kit/ShareHeader';
 import styles from './SettleScreen.module.css';
 
 /** The bill beside its estimate, the money, the hand-over and the statement. */

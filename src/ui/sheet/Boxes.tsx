@@ -7,9 +7,9 @@ import { formatMoney } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import { lineWorking, takeHomeWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
-import { DestinationMark } from '../DestinationMark';
-import { WorkingOf } from '../WorkingOf';
-import { BillLines } from '../BillLines';
+import { DestinationMark } from '../kit/DestinationMark';
+import { WorkingOf } from '../kit/WorkingOf';
+import { BillLines } from '../kit/BillLines';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 

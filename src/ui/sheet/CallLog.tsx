@@ -4,7 +4,7 @@ import { Button, Input, Modal, Segmented } from 'antd';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { SheetView } from '@/server/sheet';
-import { act, newClientId } from '../act';
+import { act, newClientId } from '../kit/act';
 import styles from './SheetScreen.module.css';
 
 type Reached = SheetView['calls'][number]['reached'];

@@ -8,7 +8,7 @@ import type { GrindLine, GrindOrder } from '@/core/sheet/types';
 import type { GrindForm } from '@/core/species/types';
 import { grindWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
-import { WorkingOf } from '../WorkingOf';
+import { WorkingOf } from '../kit/WorkingOf';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';

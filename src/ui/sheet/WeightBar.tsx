@@ -4,7 +4,7 @@ import type { Forecast } from '@/core/forecast/types';
 import { formatWeight, sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { DESTINATIONS, type Destination } from '@/core/species/types';
 import type { WeightBasis } from '@/core/hang/sideToCut';
-import { destinationClass, DESTINATION_WORDS } from '../DestinationMark';
+import { destinationClass, DESTINATION_WORDS } from '../kit/DestinationMark';
 import styles from './SheetScreen.module.css';
 
 type Part = { key: string; label: string; weight: Weight; destination: Destination };

@@ -7,7 +7,7 @@ import type { Situation } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import type { Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
-import { act } from '../act';
+import { act } from '../kit/act';
 
 /** Milliseconds of quiet before a change is sent; the browser keeps it meanwhile. */
 const QUIET_BEFORE_SAVING = 400;

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
-import { act, newClientId } from '../act';
+import { act, newClientId } from '../kit/act';
 import styles from './BeforeTheBlock.module.css';
 
 /** A share that is not on the block yet: what is missing, or the one big action. */

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Failure } from '@/core/quantity/result';
 import type { InputOf, OutputOf } from '@/server/useCases';
-import { act } from '../act';
+import { act } from '../kit/act';
 
 export type WeighInput = InputOf<'weigh'>;
 export type Taken = OutputOf<'weigh'>;

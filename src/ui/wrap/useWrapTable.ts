@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
-import { act, newClientId } from '../act';
+import { act, newClientId } from '../kit/act';
 import { targetsOf } from './targets';
 import { useChosenTarget } from './useChosenTarget';
 import { useNotice } from './useNotice';

@@ -1,7 +1,7 @@
 import { redirect } from 'next/navigation';
 import { currentActor } from '@/app/door';
 import { demoUsersShown } from '@/server/demo/shown';
-import { SignInForm } from '@/ui/SignInForm';
+import { SignInForm } from '@/ui/people/SignInForm';
 
 export default async function SignInPage() {
   if (await currentActor()) redirect('/');

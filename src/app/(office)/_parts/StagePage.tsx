@@ -1,6 +1,6 @@
 import { askForPage } from '@/app/door';
 import type { Stage } from '@/core/order/stage';
-import { TicketList } from '@/ui/TicketList';
+import { TicketList } from '@/ui/rail/TicketList';
 
 export type Paged = { searchParams: Promise<{ page?: string; gone?: string }> };
 

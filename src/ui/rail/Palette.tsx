@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Stage } from '@/core/order/stage';
 import type { Ticket } from '@/server/rail';
-import { act } from './act';
+import { act } from '../kit/act';
 import styles from './Palette.module.css';
 import { pageOf, STAGE_WORDS } from './stages';
 

@@ -111,18 +111,18 @@ function Patterns() {
   );
   return (
     <defs>
-      {pattern('steaks', 8, '#8f2d2f')}
-      {pattern('roasts', 8, '#6b3a2a')}
-      {pattern('offal', 8, '#5f4664')}
-      {pattern('grind', 7, '#c8705a', <rect width="2" height="7" fill="#b75f4a" />, 45)}
+      {pattern('steaks', 8, 'var(--steaks)')}
+      {pattern('roasts', 8, 'var(--roasts)')}
+      {pattern('offal', 8, 'var(--offal)')}
+      {pattern('grind', 7, 'var(--grind)', <rect width="2" height="7" fill="var(--grind-line)" />, 45)}
       {pattern(
         'cured',
         9,
-        '#c08a2d',
-        <path d="M0 0L9 9M9 0L0 9" stroke="#1e1a17" strokeOpacity="0.25" strokeWidth="1" />,
+        'var(--cured)',
+        <path d="M0 0L9 9M9 0L0 9" stroke="var(--ink)" strokeOpacity="0.25" strokeWidth="1" />,
       )}
-      {pattern('bones', 7, '#9a8f78', <circle cx="3" cy="3" r="1.2" fill="#f4eee3" />)}
-      {pattern('lost', 8, '#d9d2c3', <rect width="3" height="8" fill="#cdc5b4" />, 45)}
+      {pattern('bones', 7, 'var(--bones)', <circle cx="3" cy="3" r="1.2" fill="var(--paper)" />)}
+      {pattern('lost', 8, 'var(--lost)', <rect width="3" height="8" fill="var(--lost-line)" />, 45)}
     </defs>
   );
 }

@@ -7,7 +7,7 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import type { BridgeStep } from '@/core/reconcile/reconcile';
 import { formatWeight, inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import { CHART_COLOURS } from './theme';
+import { CHART_COLOURS } from '../kit/theme';
 
 register([BarChart, GridComponent, TooltipComponent, SVGRenderer]);
 

@@ -1,0 +1,49 @@
+import type { ThemeConfig } from 'antd';
+import { DESK, DESTINATION_COLOURS, MARKS, TYPE } from './tokens';
+
+/** Ant Design in the shop's look: paper and ink, one accent, dense, and nothing that moves. */
+export const deskTheme: ThemeConfig = {
+  token: {
+    colorPrimary: DESK.stamp,
+    colorInfo: DESK.stamp,
+    colorLink: DESK.stamp,
+    colorText: DESK.ink,
+    colorTextSecondary: DESK.quiet,
+    colorTextPlaceholder: DESK.quiet,
+    colorBgBase: DESK.paper,
+    colorBgContainer: DESK.sheet,
+    colorBgElevated: DESK.sheet,
+    colorBorder: DESK.edge,
+    colorBorderSecondary: DESK.line,
+    colorError: DESK.alarm,
+    colorWarning: DESK.caution,
+    colorSuccess: DESK.safe,
+    fontFamily: TYPE.family,
+    fontSize: TYPE.text,
+    fontSizeSM: TYPE.smallest,
+    borderRadius: 4,
+    controlHeight: TYPE.control,
+    controlHeightSM: TYPE.control,
+    // Figures move in the frame of the choice, dialogs stand at once.
+    motion: false,
+    wireframe: false,
+    boxShadow: 'none',
+    boxShadowSecondary: `0 6px 24px ${DESK.ink}29`,
+  },
+  components: {
+    Button: { primaryShadow: 'none', defaultShadow: 'none', fontWeight: 600 },
+    Modal: { titleFontSize: 18 },
+    Popover: { zIndexPopup: 1100 },
+    Form: { itemMarginBottom: 12, verticalLabelPadding: '0 0 2px' },
+    Table: { cellPaddingBlock: 6, cellPaddingInline: 8, headerBg: DESK.paper, headerColor: DESK.quiet },
+  },
+};
+
+/** Colours for charts, which draw on a canvas and know no variables. */
+export const CHART_COLOURS = {
+  kept: DESTINATION_COLOURS.roasts,
+  lost: MARKS['lost-line'],
+  ink: DESK.ink,
+  quiet: DESK.quiet,
+  line: DESK.line,
+} as const;
