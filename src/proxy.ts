@@ -8,6 +8,7 @@ export function proxy(request: NextRequest): NextResponse {
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
+    "worker-src 'self'",
     "font-src 'self'",
     "connect-src 'self'",
     "object-src 'none'",

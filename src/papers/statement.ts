@@ -155,7 +155,7 @@ const STEP_WORDS: Readonly<Record<string, string>> = {
 
 function steps(writer: Writer, view: Settlement): void {
   const { reconciliation: balance, unit } = view;
-  const show = (w: Weight) => `${formatWeight(w)} ${unit}`;
+  const show = (w: Weight) => `${formatWeight(w, unit)} ${unit}`;
   const widest = 170;
   const whole = Math.max(view.hot, balance.cold);
   const line = (words: string, w: Weight, start: number, lost: boolean) => {
@@ -182,14 +182,14 @@ function boxes(writer: Writer, view: Settlement): void {
     writer.room(18);
     writer.text(pack.cut);
     if (pack.green !== null)
-      writer.text(`from ${formatWeight(pack.green)} ${view.unit} fresh`, { x: 300, quiet: true });
+      writer.text(`from ${formatWeight(pack.green, view.unit)} ${view.unit} fresh`, { x: 300, quiet: true });
     writer.figure(counted(pack.packs, 'pack'), 470);
-    writer.figure(`${formatWeight(pack.net)} ${view.unit}`, RIGHT);
+    writer.figure(`${formatWeight(pack.net, view.unit)} ${view.unit}`, RIGHT);
     writer.down(15);
   }
   writer.room(20);
   writer.text('together', { bold: true });
-  writer.figure(`${formatWeight(view.reconciliation.boxes)} ${view.unit}`, RIGHT, { bold: true });
+  writer.figure(`${formatWeight(view.reconciliation.boxes, view.unit)} ${view.unit}`, RIGHT, { bold: true });
   writer.down(15);
   const yieldWords = `${(view.reconciliation.yieldBp / 100).toFixed(1)} % of the cold weight.`;
   writer.paragraph(`That is ${yieldWords} Bones left in the cuts are counted with them.`, { quiet: true });

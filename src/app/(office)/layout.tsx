@@ -1,13 +1,18 @@
+import { redirect } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { askForPage, currentActor } from '@/app/door';
 import { RailFrame } from '@/ui/rail/RailFrame';
+import { Shell } from '@/ui/rail/Shell';
 
-export default async function OfficeLayout({ children }: { children: ReactNode }) {
+/** Pages under the rail. */
+export default async function RailLayout({ children }: { children: ReactNode }) {
+  const actor = await currentActor();
+  if (!actor) redirect('/sign-in');
+  const { id, name, role } = actor;
   const rail = await askForPage('railView', {});
-  const actor = (await currentActor())!;
   return (
-    <RailFrame rail={rail} who={{ name: actor.name, role: actor.role }}>
-      {children}
-    </RailFrame>
+    <Shell who={{ id, name, role }}>
+      <RailFrame rail={rail}>{children}</RailFrame>
+    </Shell>
   );
 }

@@ -1,3 +1,4 @@
+import { counted } from '@/core/quantity/counted';
 import type { PriceList } from '@/core/charges/priceList';
 import { priceListSchema } from '@/core/charges/priceListSchema';
 import { compareSheets, type Comparison } from '@/core/compare/compareSheets';
@@ -121,10 +122,10 @@ function jsonOf({ cuts, takeHome, grind, grindFatPct, freezerCuFt, charges }: Co
 }
 
 function wordsOf(compared: Comparison, unit: WeighingUnit, sign: string): string {
-  const signed = (w: Weight) => `${w < 0 ? '-' : '+'}${formatWeight(Math.abs(w) as Weight)}`;
+  const signed = (w: Weight) => `${w < 0 ? '-' : '+'}${formatWeight(Math.abs(w) as Weight, unit)}`;
   const cuts = compared.cuts.map(
     ({ cut, packaged, first, second }) =>
-      `${signed(packaged).padStart(8)} ${unit}  ${cut}: ${first.packs} packs, then ${second.packs}\n`,
+      `${signed(packaged).padStart(8)} ${unit}  ${cut}: ${counted(first.packs, 'pack')}, then ${second.packs}\n`,
   );
   const { charges } = compared;
   return [

@@ -119,7 +119,7 @@ function chargeOn(
   const rate = rule.rateCents;
   const { parts, index, sheets = parts.length } = basis.headSplit;
   const byWeight = (w: Weight, word: string): Charged => ({
-    quantity: `${formatWeight(w)} ${list.unit} ${word}`,
+    quantity: `${formatWeight(w, list.unit)} ${list.unit} ${word}`,
     amount: chargeForWeight(w, rate),
     formula: `weight × rate, half a cent up`,
   });
@@ -179,7 +179,7 @@ function ruleWorking(
         ? []
         : items.map((item) => ({
             label: item.cut,
-            value: `${formatWeight(rule.basis === 'green' ? item.green : item.finished)} ${list.unit}, ${counted(item.packages, 'pack')}`,
+            value: `${formatWeight(rule.basis === 'green' ? item.green : item.finished, list.unit)} ${list.unit}, ${counted(item.packages, 'pack')}`,
           }))),
       { label: 'comes to', value: formatMoney(charged.amount, list.sign) },
     ],

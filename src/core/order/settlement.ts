@@ -4,7 +4,7 @@ import type { Cents } from '../quantity/money';
 import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Reconciliation } from '../reconcile/reconcile';
 import type { Wrap } from '../sheet/types';
-import type { Instant } from '../time/shopTime';
+import type { Day, Instant } from '../time/shopTime';
 import type { ShareId } from './animal';
 import type { Stage } from './stage';
 
@@ -71,7 +71,8 @@ export type Settlement = {
   readonly payments: readonly Payment[];
   readonly paid: Cents;
   readonly due: Cents;
-  readonly pickUp: PickUp | null;
+  /** Who took the boxes, and the day by the shop's calendar. */
+  readonly pickUp: { readonly takenBy: string; readonly day: Day } | null;
   readonly notes: readonly { readonly cut: string; readonly note: string }[];
   readonly wrap: Wrap;
 };

@@ -63,16 +63,29 @@ export function convertUnits(value: number, from: WeighingUnit, to: WeighingUnit
   return from === 'lb' ? value * KG_PER_LB : value / KG_PER_LB;
 }
 
+/** Decimals of a weight as it is printed: a hundredth of a pound is five grams, so kilograms take one more. */
+const DISPLAY_DECIMALS: Readonly<Record<WeighingUnit, number>> = { lb: 2, kg: 3 };
+
+export function displayDecimals(unit: WeighingUnit): number {
+  return DISPLAY_DECIMALS[unit];
+}
+
 /**
  * Shows a weight with a fixed number of decimals, without its unit.
  *
- * @param decimals - 0 to 3
- * @example formatWeight(weight(12.345), 2) // => '12.35'
+ * @param precision - the unit, for the decimals that are usual for it; or 0 to 3
+ * @example formatWeight(weight(12.345), 'lb') // => '12.35'
  */
-export function formatWeight(w: Weight, decimals = 2): string {
+export function formatWeight(w: Weight, precision: WeighingUnit | number): string {
+  const decimals = typeof precision === 'number' ? precision : displayDecimals(precision);
   const step = 10 ** (3 - decimals);
   const rounded = Math.sign(w) * Math.round(Math.abs(w) / step);
   return ((rounded === 0 ? 0 : rounded) / 10 ** decimals).toFixed(decimals);
+}
+
+/** A weight as it stands in a field to be typed over: every thousandth of it, and no more. `1.235`, `7` */
+export function weightField(w: Weight): string {
+  return String(w / 1000);
 }
 
 /**

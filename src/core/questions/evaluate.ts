@@ -27,7 +27,7 @@ export function evaluate(ground: Ground, sheet: Sheet): Evaluation {
 
 function moreOrLess(change: Weight, unit: WeighingUnit, where: string): string {
   if (Math.abs(change) < 5) return '';
-  return `${formatWeight(Math.abs(change) as Weight)} ${unit} ${change > 0 ? 'more' : 'less'} ${where}`;
+  return `${formatWeight(Math.abs(change) as Weight, unit)} ${unit} ${change > 0 ? 'more' : 'less'} ${where}`;
 }
 
 /** What taking another way changes, in one sentence with weight and money. */

@@ -115,7 +115,7 @@ function grindProblems({ species, unit }: Situation, { grind }: Sheet): FieldPro
       problems.push({ field: `${field}.form`, message: `${recipe.name} is not made as ${line.form}.` });
     }
     if (line.packWeight < least! || line.packWeight > most!) {
-      const message = `A pack of grind: ${formatWeight(least!)} to ${formatWeight(most!)} ${unit}.`;
+      const message = `A pack of grind: ${formatWeight(least!, unit)} to ${formatWeight(most!, unit)} ${unit}.`;
       problems.push({ field: `${field}.packWeight`, message });
     }
   });

@@ -1,6 +1,6 @@
 import { counted } from '../quantity/counted';
 import { formatInches } from '../quantity/length';
-import { formatWeight, type WeighingUnit } from '../quantity/weight';
+import { formatWeight, weightField, type WeighingUnit } from '../quantity/weight';
 import type { Decision, Option, ParamSpec } from '../species/types';
 import { optionById } from './situation';
 import type { Amount, Answer, Form, GrindOrder } from './types';
@@ -18,7 +18,7 @@ export function amountWords(amount: Amount, unit: WeighingUnit): string {
     case 'pieces':
       return `${amount.count} pieces`;
     case 'weight':
-      return `${formatWeight(amount.weight)} ${unit}`;
+      return `${formatWeight(amount.weight, unit)} ${unit}`;
     case 'length':
       return formatInches(amount.inches);
   }
@@ -30,7 +30,7 @@ export function paramWords(spec: ParamSpec, value: unknown, unit: WeighingUnit):
     case 'length':
       return formatInches(value as number);
     case 'weight':
-      return `${formatWeight(value as never, 2).replace(/\.?0+$/, '')} ${unit}`;
+      return `${weightField(value as never)} ${unit}`;
     case 'count':
       return String(value);
     case 'yesNo':

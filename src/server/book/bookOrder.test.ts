@@ -213,7 +213,8 @@ describe('the rail', () => {
 });
 
 describe('finding', () => {
-  const found = async (words: string) => (await shop.get('findView', { words })).map((ticket) => ticket.name);
+  const found = async (words: string) =>
+    (await shop.get('findView', { words })).tickets.map((ticket) => ticket.name);
 
   it('goes by the beginnings of names, tag, farm, order number and the end of a telephone', async () => {
     await shop.book(example);

@@ -108,7 +108,7 @@ function againstOther(
     );
   }
   if (cold === undefined || cold <= hot) return undefined;
-  const [saysCold, saysHot] = [cold, hot].map((w) => `${formatWeight(w)} ${unit}`);
+  const [saysCold, saysHot] = [cold, hot].map((w) => `${formatWeight(w, unit)} ${unit}`);
   return refuse(
     'heavier-than-hot',
     `Cold ${saysCold} is more than hot ${saysHot}. Check tag and tare.`,
@@ -129,7 +129,7 @@ function oddity(
   const times = convertUnits(inUnits(net), unit, 'lb') / atlas.reference.sideLb;
   if (times >= ODD.least && times <= ODD.most) return undefined;
   const usual = convertUnits(atlas.reference.sideLb, 'lb', unit).toFixed(0);
-  const says = `${formatWeight(net)} ${unit} for a ${sideWord}, where ${usual} ${unit} is usual.`;
+  const says = `${formatWeight(net, unit)} ${unit} for a ${sideWord}, where ${usual} ${unit} is usual.`;
   const impossible = times < IMPOSSIBLE.least || times > IMPOSSIBLE.most;
   const refusal = impossible
     ? refuse(

@@ -94,6 +94,7 @@ describe('whatever is asked', () => {
       wrapView: { shareId },
       labelView: { weighingId: pack.id, copy: 1 },
       scaleView: {},
+      eventsView: {},
       closeShare: { clientId: randomUUID(), shareId, note: '' },
       takePayment: { clientId: randomUUID(), shareId, amountCents: 100, method: 'cash' },
       handOver: { clientId: randomUUID(), shareId, takenBy: 'Ottilie' },

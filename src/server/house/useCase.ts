@@ -3,7 +3,7 @@ import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Result } from '@/core/quantity/result';
 import type { Role } from '@/data/people';
-import type { Actor } from './actor';
+import { roleOf, type Actor } from './actor';
 import type { Reason } from './reasons';
 import type { Surroundings } from './surroundings';
 
@@ -44,3 +44,8 @@ export function defineUseCase<Input, Output>(declared: UseCase<Input, Output>): 
 /** Everybody who works in the shop. */
 export const STAFF: readonly Role[] = ['owner', 'counter', 'cutter', 'wrapper', 'smoker'];
 export const OFFICE: readonly Role[] = ['owner', 'counter'];
+
+/** Whether somebody is of the office: prices, bills, telephones and approval are theirs, and are sent to nobody else. */
+export function isOffice(actor: Actor): boolean {
+  return (OFFICE as readonly string[]).includes(roleOf(actor));
+}

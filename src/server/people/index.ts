@@ -1,6 +1,7 @@
+import { eventsView } from './eventsView';
 import { endSession, sessionsView, unlockName } from './sessions';
 
 export { hashSecret } from './secrets';
 export { actorOf, signIn, signOut, type SignedIn } from './signIn';
 
-export const people = { sessionsView, endSession, unlockName } as const;
+export const people = { eventsView, sessionsView, endSession, unlockName } as const;

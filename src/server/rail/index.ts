@@ -1,6 +1,8 @@
-import { findView, railView, stageView } from './railView';
+import { findView } from './findView';
+import { railView, stageView } from './railView';
 
 export { restageAll } from './restage';
+export type { Found } from './findView';
 export type { Rail, TicketPage } from './railView';
 export type { Ticket } from './ticket';
 

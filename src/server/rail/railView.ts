@@ -1,21 +1,15 @@
 import Joi from 'joi';
 import { STAGES, type Stage } from '@/core/order/stage';
 import { success } from '@/core/quantity/result';
-import { findShares, sharesAt, stageCounts } from '@/data/rail';
+import { sharesAt, stageCounts } from '@/data/rail';
 import { readShop } from '@/data/setUp';
-import { roleOf } from '../house/actor';
-import { defineUseCase, OFFICE, STAFF, type House } from '../house/useCase';
-import { ticketOf, type Eyes, type Ticket } from './ticket';
+import { defineUseCase, STAFF } from '../house/useCase';
+import { eyesOf, ticketOf, type Ticket } from './ticket';
 
 export type Rail = {
   readonly shop: { readonly name: string; readonly unit: 'lb' | 'kg'; readonly demo: boolean };
   readonly counts: Readonly<Record<Stage, number>>;
 };
-
-async function eyesOf({ db, now, actor }: House): Promise<Eyes> {
-  const seesMoney = (OFFICE as readonly string[]).includes(roleOf(actor));
-  return { shop: await readShop(db), now, seesMoney };
-}
 
 /** The rail itself: the shop, and how many shares wait at each stage. */
 export const railView = defineUseCase<Record<string, never>, Rail>({
@@ -55,21 +49,5 @@ export const stageView = defineUseCase<{ stage: Stage | 'gone'; page: number }, 
     const rows = await sharesAt(house.db, stage, { offset: page * PAGE, limit: PAGE + 1 });
     const tickets = rows.slice(0, PAGE).map((row) => ticketOf(row, eyes));
     return success({ tickets, page, more: rows.length > PAGE });
-  },
-});
-
-/** More than fit on the screen help nobody. */
-const MOST_FOUND = 9;
-
-/** Shares found by name, telephone, tag, farm or order number; what is still in the shop first. */
-export const findView = defineUseCase<{ words: string }, readonly Ticket[]>({
-  name: 'findView',
-  roles: STAFF,
-  writes: false,
-  input: Joi.object({ words: Joi.string().trim().allow('').max(80).required() }),
-  run: async (house, { words }) => {
-    const eyes = await eyesOf(house);
-    const rows = await findShares(house.db, words, MOST_FOUND);
-    return success(rows.map((row) => ticketOf(row, eyes)));
   },
 });

@@ -6,6 +6,8 @@ import { formatMoney } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import type { Shop } from '@/core/shop/shop';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
+import { readShop } from '@/data/setUp';
+import { isOffice, type House } from '../house/useCase';
 
 /** One share as it hangs on the rail. */
 export type Ticket = {
@@ -29,6 +31,10 @@ export type Ticket = {
 
 /** In whose eyes a ticket is shown: money is the office's. */
 export type Eyes = { readonly shop: Shop; readonly now: Date; readonly seesMoney: boolean };
+
+export async function eyesOf({ db, now, actor }: House): Promise<Eyes> {
+  return { shop: await readShop(db), now, seesMoney: isOffice(actor) };
+}
 
 export function ticketOf(row: StageRow, eyes: Eyes): Ticket {
   const { shareId, animalId, number, name, tag, species, farm, stage } = row;
@@ -80,7 +86,7 @@ function sheetFlag({ hasSheet, openQuestions }: StageRow): string {
 }
 
 function wrapFact(row: StageRow, { shop }: Eyes): Fact {
-  if (!row.onBlock) return { fact: `${formatWeight(row.coldWeight)} ${shop.unit} cold`, flag: '' };
+  if (!row.onBlock) return { fact: `${formatWeight(row.coldWeight, shop.unit)} ${shop.unit} cold`, flag: '' };
   const fact = `${row.packsMade} of about ${counted(row.packsAsked, 'pack')}`;
   return { fact, flag: row.hasNote ? 'read the note' : '' };
 }

@@ -6,6 +6,7 @@ import { stageRowOf } from '@/core/order/stageRow';
 import { estimateOf, hotWeight, planOf } from '@/core/order/standing';
 import { cents } from '@/core/quantity/money';
 import { inUnits } from '@/core/quantity/weight';
+import { dayIn } from '@/core/time/shopTime';
 import type { Reconciliation } from '@/core/reconcile/reconcile';
 import type { PackedCut, Settlement } from '@/core/order/settlement';
 import { defineShareView } from '../house/shareView';
@@ -46,7 +47,9 @@ function settlementOf(file: ShareFile): Settlement {
     payments: file.payments,
     paid,
     due: closing ? dueOf(file) : cents(bill.due - paid),
-    pickUp: file.pickUp ?? null,
+    pickUp: file.pickUp
+      ? { takenBy: file.pickUp.takenBy, day: dayIn(file.shop.zone, new Date(file.pickUp.at)) }
+      : null,
     notes: file.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note })),
     wrap: planOf(file).wrap,
   };

@@ -25,7 +25,7 @@ export function impossible(asked: Asked): Refusal | undefined {
 }
 
 function show(w: Weight, { shop }: ShareFile): string {
-  return `${formatWeight(w)} ${shop.unit}`;
+  return `${formatWeight(w, shop.unit)} ${shop.unit}`;
 }
 
 /** What the bench scale carries. */

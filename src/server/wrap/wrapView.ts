@@ -14,7 +14,11 @@ import { benchMost } from './limits';
 export type ListedWeighing = Pick<
   Weighing,
   'id' | 'kind' | 'source' | 'lineKey' | 'cut' | 'net' | 'pieces' | 'serial' | 'origin'
-> & { readonly printed: boolean };
+> & {
+  readonly printed: boolean;
+  /** Of the person who looks. */
+  readonly mine: boolean;
+};
 
 export type WrapView = {
   readonly shareId: ShareId;
@@ -80,9 +84,9 @@ function whyNot({ sheet, sides }: ShareFile): string {
   return sides.some((side) => !side.cold) ? 'The cold weight is missing.' : '';
 }
 
-async function listed({ db }: House, { share, weighings }: ShareFile): Promise<ListedWeighing[]> {
+async function listed({ db, actor }: House, { share, weighings }: ShareFile): Promise<ListedWeighing[]> {
   const printed = await printedOfShare(db, share.id);
-  return weighings.map(({ id, kind, source, lineKey, cut, net, pieces, serial, origin }) => ({
+  return weighings.map(({ id, kind, source, lineKey, cut, net, pieces, serial, origin, actorId }) => ({
     id,
     kind,
     source,
@@ -93,5 +97,6 @@ async function listed({ db }: House, { share, weighings }: ShareFile): Promise<L
     serial,
     origin,
     printed: printed.has(id),
+    mine: actorId === actor.id,
   }));
 }

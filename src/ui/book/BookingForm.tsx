@@ -1,121 +1,111 @@
 'use client';
 
-import { Button, Checkbox, Input, Segmented } from 'antd';
-import { useState } from 'react';
+import { Button, Checkbox, Form, Input, Segmented } from 'antd';
+import { useEffect, type ReactNode } from 'react';
 import type { OrderDocument } from '@/core/order/document';
 import type { Failure } from '@/core/quantity/result';
 import type { WeighingUnit } from '@/core/quantity/weight';
-import { AnimalFields } from './AnimalFields';
 import type { BookableSpecies } from '@/server/book';
-import { documentOf, emptyDraft, type Draft, type Household } from './bookingDraft';
+import { AnimalFields } from './AnimalFields';
+import { documentOf, emptyBooking, type BookingFields } from './booking';
 import styles from './BookScreen.module.css';
 
 type Props = {
   unit: WeighingUnit;
   species: readonly BookableSpecies[];
-  problem: Failure | null;
+  problem: Failure<string> | null;
+  busy: boolean;
+  /** @returns whether it was booked: the form is empty again */
   onBook: (document: OrderDocument) => Promise<boolean>;
 };
 
-/** One animal, its farm, and the households that bought it. */
-export function BookingForm({ unit, species, problem, onBook }: Props) {
-  const [draft, setDraft] = useState(() => emptyDraft(species[0]!.id));
-  const [busy, setBusy] = useState(false);
-  const change = (part: Partial<Draft>) => setDraft((before) => ({ ...before, ...part }));
-  const wrong = new Set((problem?.problems ?? [problem]).map((each) => each?.field));
+/** One animal, its farm, and the households that bought it. What is wrong stands on its field. */
+export function BookingForm({ unit, species, problem, busy, onBook }: Props) {
+  const [form] = Form.useForm<BookingFields>();
+  const split = Form.useWatch('split', form) ?? 'halves';
 
-  function changeHousehold(index: 0 | 1, part: Partial<Household>) {
-    const households: Draft['households'] = [...draft.households];
-    households[index] = { ...households[index], ...part };
-    change({ households });
-  }
+  useEffect(() => {
+    const said =
+      problem?.problems ?? (problem?.field ? [{ field: problem.field, message: problem.message }] : []);
+    const marks = said.map(({ field, message }) => ({ name: nameOf(field), errors: [message] }));
+    form.setFields(marks as Parameters<typeof form.setFields>[0]);
+    if (marks[0]) form.focusField(marks[0].name as never);
+  }, [form, problem]);
 
-  async function send() {
-    setBusy(true);
-    if (await onBook(documentOf(draft, unit))) setDraft(emptyDraft(draft.species));
-    setBusy(false);
+  async function send(fields: BookingFields) {
+    if (!(await onBook(documentOf(fields, unit)))) return;
+    form.resetFields();
+    form.setFieldValue(['animal', 'species'], fields.animal.species);
+    form.focusField(['animal', 'tag']);
   }
 
   return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault();
-        void send();
-      }}
+    <Form
+      form={form}
+      layout="vertical"
+      requiredMark={false}
+      disabled={busy}
+      initialValues={emptyBooking(species[0]!.id)}
+      onFinish={(fields) => void send(fields)}
     >
-      <AnimalFields draft={draft} species={species} wrong={wrong} onChange={change} />
+      <AnimalFields species={species} />
       <div className={styles.households}>
         <h2>Who eats it</h2>
-        <Segmented
-          value={draft.split}
-          onChange={(value) => change({ split: value as Draft['split'] })}
-          options={[
-            { value: 'halves', label: 'two halves' },
-            { value: 'whole', label: 'one whole' },
-          ]}
-        />
+        <Form.Item name="split" noStyle>
+          <Segmented
+            aria-label="How it is sold"
+            options={[
+              { value: 'halves', label: 'two halves' },
+              { value: 'whole', label: 'one whole' },
+            ]}
+          />
+        </Form.Item>
       </div>
-      {([0, 1] as const).slice(0, draft.split === 'whole' ? 1 : 2).map((index) => (
-        <HouseholdFields
-          key={index}
-          index={index}
-          title={draft.split === 'whole' ? 'The whole animal' : index === 0 ? 'Left half' : 'Right half'}
-          household={draft.households[index]}
-          wrong={wrong.has(`shares.${index}.owner.name`)}
-          onChange={(part) => changeHousehold(index, part)}
-        />
-      ))}
-      <Button type="primary" htmlType="submit" loading={busy} className={styles.send}>
+      {split === 'whole' ? (
+        <Household at={0} title="The whole animal" />
+      ) : (
+        <>
+          <Household at={0} title="Left half" />
+          <Household at={1} title="Right half" />
+        </>
+      )}
+      <Button type="primary" htmlType="submit" loading={busy} className={styles.send!}>
         Book it in
       </Button>
-    </form>
+    </Form>
   );
 }
 
-type HouseholdProps = {
-  index: number;
-  title: string;
-  household: Household;
-  wrong: boolean;
-  onChange: (part: Partial<Household>) => void;
-};
+/** The field of the form that a field of the document stands in; numbers are places in a list. */
+function nameOf(field: string): (string | number)[] {
+  return field
+    .replace(/^document\./, '')
+    .split('.')
+    .map((part) => (/^\d+$/.test(part) ? Number(part) : part));
+}
 
 /** The eater, and only where they differ, who pays and whom to call. */
-function HouseholdFields({ index, title, household, wrong, onChange }: HouseholdProps) {
-  const field = (
-    key: 'name' | 'phone' | 'payer' | 'contact' | 'deposit',
-    label: string,
-    placeholder = '',
-  ) => (
-    <div>
-      <label htmlFor={`${key}-${index}`}>{label}</label>
-      <Input
-        id={`${key}-${index}`}
-        value={household[key]}
-        placeholder={placeholder}
-        inputMode={key === 'deposit' ? 'decimal' : 'text'}
-        {...(wrong && key === 'name' ? { status: 'error' as const } : {})}
-        onChange={(event) => onChange({ [key]: event.target.value })}
-      />
-    </div>
+function Household({ at, title }: { at: number; title: string }) {
+  const field = (path: readonly string[], label: string, input: ReactNode) => (
+    <Form.Item name={['shares', at, ...path]} label={label}>
+      {input}
+    </Form.Item>
   );
   return (
-    <div className={styles.household}>
-      <b>{title}</b>
+    <fieldset className={styles.household}>
+      <legend>{title}</legend>
       <div className={styles.row}>
-        {field('name', 'Household that eats it')}
-        {field('phone', 'Phone')}
-        {field('deposit', 'Deposit')}
+        {field(['owner', 'name'], 'Household that eats it', <Input autoComplete="off" />)}
+        {field(['owner', 'phone'], 'Phone', <Input inputMode="tel" autoComplete="off" />)}
+        {field(['deposit'], 'Deposit', <Input inputMode="decimal" autoComplete="off" />)}
       </div>
       <div className={styles.row}>
-        {field('payer', 'Who pays', 'the same')}
-        {field('contact', 'Whom to call', 'the same')}
-        <div style={{ alignSelf: 'end' }}>
-          <Checkbox checked={household.house} onChange={(event) => onChange({ house: event.target.checked })}>
-            start from the house sheet
-          </Checkbox>
-        </div>
+        {field(['payer', 'name'], 'Who pays', <Input placeholder="the same" autoComplete="off" />)}
+        {field(['contact', 'name'], 'Whom to call', <Input placeholder="the same" autoComplete="off" />)}
+        <Form.Item name={['shares', at, 'sheet', 'houseForTheRest']} valuePropName="checked" label=" ">
+          <Checkbox>start from the house sheet</Checkbox>
+        </Form.Item>
       </div>
-    </div>
+    </fieldset>
   );
 }

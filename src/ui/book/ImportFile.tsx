@@ -1,18 +1,17 @@
 'use client';
 
-import { useRef, useState } from 'react';
-import { Button } from 'antd';
+import { Button, Upload } from 'antd';
+import { useState } from 'react';
+import { Failed } from '../kit/States';
 
 /** An order file is a few kilobytes. */
 const LARGEST_FILE = 200_000;
 
 /** Reads an open order file and books what is in it. A file that is not JSON never leaves the browser. */
 export function ImportFile({ onImport }: { onImport: (document: unknown) => Promise<boolean> }) {
-  const input = useRef<HTMLInputElement>(null);
   const [problem, setProblem] = useState('');
 
-  async function read(file: File | undefined) {
-    if (!file) return;
+  async function read(file: File) {
     setProblem('');
     if (file.size > LARGEST_FILE) return setProblem(`${file.name} is too large for an order file.`);
     try {
@@ -20,29 +19,24 @@ export function ImportFile({ onImport }: { onImport: (document: unknown) => Prom
     } catch {
       setProblem(`${file.name} is not JSON: a bracket or a comma is missing. Nothing was booked.`);
     }
-    if (input.current) input.current.value = '';
   }
 
   return (
-    <>
+    <div id="order-file">
       <p className="quiet">
         JSON as described in <code>docs/formats.md</code>; samples are in <code>examples/</code>.
       </p>
-      <input
-        ref={input}
-        id="order-file"
-        type="file"
+      <Upload
         accept="application/json,.json"
-        className="visuallyHidden"
-        onChange={(event) => void read(event.target.files?.[0])}
-        aria-label="Order file"
-      />
-      <Button onClick={() => input.current?.click()}>Choose an order file</Button>
-      {problem !== '' && (
-        <p role="alert" className="alarm">
-          {problem}
-        </p>
-      )}
-    </>
+        showUploadList={false}
+        beforeUpload={(file) => {
+          void read(file);
+          return false;
+        }}
+      >
+        <Button>Choose an order file</Button>
+      </Upload>
+      {problem !== '' && <Failed words={problem} />}
+    </div>
   );
 }

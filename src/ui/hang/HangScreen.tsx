@@ -1,26 +1,26 @@
 'use client';
 
-import { Button, Input, Modal } from 'antd';
-import { useRouter } from 'next/navigation';
+import { Button } from 'antd';
 import { useState } from 'react';
-import { formatWeight, parseWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/hang';
-import { act, newClientId } from '../kit/act';
 import { Amount } from '../kit/Amount';
 import { WorkingOf } from '../kit/WorkingOf';
+import { useLive } from '../kit/live/useLive';
+import { Nothing } from '../kit/States';
 import styles from './HangScreen.module.css';
-
-type Asked = { side: SideOnRail; animal: AnimalOnRail; kind: 'hot' | 'cold' };
+import { RailTicketDialog, type Asked } from './RailTicketDialog';
 
 /** What hangs: hot and cold by side, days, and the shrink beside the shrink to expect. */
-export function HangScreen({ board }: { board: HangBoard }) {
+export function HangScreen({ board: first }: { board: HangBoard }) {
+  const { value: board } = useLive('hangView', {}, first);
   const [asked, setAsked] = useState<Asked | null>(null);
   return (
     <div className={styles.page}>
       <h1>On the rail</h1>
       <p className="quiet">{board.cautions.join(' ')}</p>
       {board.animals.length === 0 && (
-        <p className="quiet">The rail is empty. Animals come here when they are booked.</p>
+        <Nothing>The rail is empty. Animals come here when they are booked.</Nothing>
       )}
       {board.animals.map((animal) => (
         <section key={animal.animalId} className={styles.animal} aria-label={`Tag ${animal.tag}`}>
@@ -61,7 +61,7 @@ export function HangScreen({ board }: { board: HangBoard }) {
           </table>
         </section>
       ))}
-      {asked && <TicketDialog asked={asked} unit={board.unit} onClose={() => setAsked(null)} />}
+      {asked && <RailTicketDialog asked={asked} unit={board.unit} onClose={() => setAsked(null)} />}
     </div>
   );
 }
@@ -94,9 +94,7 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
         <Amount weight={weight} unit={unit} />
       </button>
     ) : kind === 'cold' && side.hot === null ? null : (
-      <Button size="small" onClick={() => onAsk(kind)}>
-        {kind === 'hot' ? 'Hot weight' : 'Cold weight'}
-      </Button>
+      <Button onClick={() => onAsk(kind)}>{kind === 'hot' ? 'Hot weight' : 'Cold weight'}</Button>
     );
   return (
     <tr>
@@ -122,88 +120,5 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
         {side.expectedCold !== null && <Amount weight={side.expectedCold} unit={unit} />}
       </td>
     </tr>
-  );
-}
-
-/** A rail ticket: gross and tare; the net is what hangs. */
-function TicketDialog({ asked, unit, onClose }: { asked: Asked; unit: WeighingUnit; onClose: () => void }) {
-  const router = useRouter();
-  const [reason, setReason] = useState('');
-  const [odd, setOdd] = useState(false);
-  const [gross, setGross] = useState('');
-  const [tare, setTare] = useState(formatWeight(asked.side.hotTare));
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
-  const corrects = (asked.kind === 'hot' ? asked.side.hot : asked.side.cold) !== null;
-  const [grossWeight, tareWeight] = [parseWeight(gross, unit), parseWeight(tare || '0', unit)];
-  const net = grossWeight.ok && tareWeight.ok ? ((grossWeight.value - tareWeight.value) as Weight) : null;
-
-  async function write() {
-    if (!grossWeight.ok) return setProblem(grossWeight.message);
-    if (!tareWeight.ok) return setProblem(tareWeight.message);
-    setBusy(true);
-    const { sideId } = asked.side;
-    const weights = { gross: grossWeight.value, tare: tareWeight.value };
-    const result = await act('weighSide', {
-      clientId: newClientId(),
-      sideId,
-      kind: asked.kind,
-      ...weights,
-      reason: reason.trim(),
-      sure: odd,
-    });
-    setBusy(false);
-    if (!result.ok) {
-      setOdd(result.reason === 'unusual');
-      return setProblem(result.message);
-    }
-    onClose();
-    router.refresh();
-  }
-
-  return (
-    <Modal
-      open
-      title={`${asked.animal.tag}, ${asked.side.position} side, ${asked.kind} weight`}
-      onCancel={onClose}
-      onOk={() => void write()}
-      okText={odd ? 'It is right: write it' : 'Write the ticket'}
-      confirmLoading={busy}
-      width={420}
-    >
-      <div className={styles.fields}>
-        <label htmlFor="gross">On the rail scale, in {unit}</label>
-        <Input
-          id="gross"
-          autoFocus
-          inputMode="decimal"
-          value={gross}
-          onChange={(event) => {
-            setGross(event.target.value);
-            setOdd(false);
-          }}
-          onPressEnter={() => void write()}
-        />
-        <label htmlFor="rail-tare">Hook and trolley</label>
-        <Input
-          id="rail-tare"
-          inputMode="decimal"
-          value={tare}
-          onChange={(event) => setTare(event.target.value)}
-          onPressEnter={() => void write()}
-        />
-        {corrects && (
-          <>
-            <label htmlFor="why">Why it is corrected</label>
-            <Input id="why" value={reason} onChange={(event) => setReason(event.target.value)} />
-          </>
-        )}
-      </div>
-      <p className={styles.net}>{net !== null && net > 0 ? <Amount weight={net} unit={unit} /> : '–'}</p>
-      <p role="alert" className="alarm">
-        {problem}
-      </p>
-      {corrects && <p className="quiet">The earlier ticket stays in the book; this one corrects it.</p>}
-    </Modal>
   );
 }

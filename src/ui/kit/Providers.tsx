@@ -2,13 +2,16 @@
 
 import { App, ConfigProvider } from 'antd';
 import type { ReactNode } from 'react';
+import { LiveProvider } from './live/useLive';
 import { deskTheme } from './theme';
 
-/** The theme, set once for every screen. */
+/** The theme, set once for every screen, and what is live on a page. */
 export function Providers({ children }: { children: ReactNode }) {
   return (
     <ConfigProvider theme={deskTheme}>
-      <App component={false}>{children}</App>
+      <App component={false}>
+        <LiveProvider>{children}</LiveProvider>
+      </App>
     </ConfigProvider>
   );
 }

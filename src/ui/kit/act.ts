@@ -1,30 +1,59 @@
+import { v4 as newId } from 'uuid';
 import { failure, type Result } from '@/core/quantity/result';
+import type { Reason } from '@/server/house/reasons';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
+import { signInAgain } from './session';
 
-/** Asks the house for something from the browser. A lost network is a refusal like any other: `offline`. */
+/** What can go wrong on the way, beside what the house refuses. */
+export type WayReason = 'offline' | 'no-answer';
+
+export type Answer<Output> = Result<Output, Reason | WayReason>;
+
+/** The house answers in well under a second; after this long it hangs, and whoever waits is told so. */
+const LONGEST_ANSWER_MS = 15_000;
+
+const OFFLINE =
+  'The network is away and this did not reach the house. It stays here as typed; send it again when it is back.';
+const NO_ANSWER =
+  'The house does not answer. It stays here as typed; send it again in a moment, it is done only once.';
+
+/**
+ * Asks the house for something from the browser. A lost network and a house that hangs are refusals like any other.
+ * When the session has ended, the same person may sign in again over the page, and the question is asked once more.
+ */
 export async function act<Name extends UseCaseName>(
   name: Name,
   input: InputOf<Name>,
-): Promise<Result<OutputOf<Name>>> {
+): Promise<Answer<OutputOf<Name>>> {
+  const answer = await post(name, input);
+  if (answer.ok || answer.reason !== 'not-signed-in') return answer;
+  return (await signInAgain()) ? post(name, input) : answer;
+}
+
+async function post<Name extends UseCaseName>(
+  name: Name,
+  input: InputOf<Name>,
+): Promise<Answer<OutputOf<Name>>> {
   try {
     const response = await fetch(`/api/act/${name}`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(input),
+      signal: AbortSignal.timeout(LONGEST_ANSWER_MS),
     });
-    const answer = (await response.json()) as Result<OutputOf<Name>>;
-    if (!answer.ok && answer.reason === 'not-signed-in') window.location.assign('/sign-in');
-    return answer;
-  } catch {
-    return failure('offline', 'The network is away. Nothing is lost; it is sent when the network is back.');
+    return (await response.json()) as Answer<OutputOf<Name>>;
+  } catch (error) {
+    const hangs = error instanceof Error && error.name === 'TimeoutError';
+    return hangs ? failure('no-answer', NO_ANSWER) : failure('offline', OFFLINE);
   }
+}
+
+/** Whether a refusal says nothing of what was asked: it never arrived, or its answer was lost. */
+export function isUnanswered(reason: string): boolean {
+  return reason === 'offline' || reason === 'no-answer';
 }
 
 /** An id for one press of a key, so that sending it twice does it once. Works on plain http in the shop's net. */
 export function newClientId(): string {
-  const bytes = crypto.getRandomValues(new Uint8Array(16));
-  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
-  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
-  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+  return newId();
 }

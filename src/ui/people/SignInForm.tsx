@@ -2,7 +2,7 @@
 
 import { Button, Input } from 'antd';
 import { useState } from 'react';
-import type { Result } from '@/core/quantity/result';
+import { signIn } from '../kit/signIn';
 import styles from './SignInForm.module.css';
 
 type DemoUser = {
@@ -12,19 +12,6 @@ type DemoUser = {
   readonly does: string;
 };
 
-async function send(name: string, secret: string): Promise<Result<unknown>> {
-  try {
-    const response = await fetch('/api/sign-in', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ name, secret }),
-    });
-    return (await response.json()) as Result<unknown>;
-  } catch {
-    return { ok: false, reason: 'offline', message: 'The network is away. Try again when it is back.' };
-  }
-}
-
 export function SignInForm({ demoUsers }: { demoUsers: readonly DemoUser[] }) {
   const [name, setName] = useState('');
   const [secret, setSecret] = useState('');
@@ -33,7 +20,7 @@ export function SignInForm({ demoUsers }: { demoUsers: readonly DemoUser[] }) {
 
   async function enter(asName: string, withSecret: string) {
     setBusy(true);
-    const result = await send(asName, withSecret);
+    const result = await signIn(asName, withSecret);
     if (result.ok) window.location.assign('/');
     else {
       setProblem(result.message);

@@ -1,39 +1,41 @@
 'use client';
 
-import { Modal } from 'antd';
+import { Dialog } from '../kit/Dialog';
+import { KEYS, SCOPE_WORDS, type Key, type Scope } from '../kit/keys/keys';
+import { scopesHere } from '../kit/keys/scopes';
+import { useSignal } from '../kit/useSignal';
+import type { Hook } from './stages';
 
-const KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['Ctrl K', 'find any order, tag or name'],
-  ['g then b h s w r t', 'go to Book, Hang, Sheet, Wrap, Reconcile, Settle'],
-  ['↑ ↓', 'sheet: the zone before, the zone after'],
-  ['1 to 9', 'sheet: choose that form for the open zone'],
-  ['n', 'sheet: the next open question'],
-  ['1 to 0, arrows', 'wrap table: choose the target'],
-  ['[ ]', 'wrap table: from the block, the grinder, the smokehouse, the barrels'],
-  ['Enter', 'wrap table: take the steady weight and print'],
-  ['Backspace', 'wrap table: take the last one back'],
-  ['+ −', 'wrap table: pieces in this pack'],
-  ['l', 'wrap table: last label again'],
-  ['z', 'wrap table: tare the scale'],
-  ['n', 'wrap table: nothing more of this to come, and why'],
-  ['?', 'this list'],
-];
-
-export function KeyHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
+/** Every key that holds on this page, from the same table that the page listens by. */
+export function KeyHelp({ hooks, onClose }: { hooks: readonly Hook[]; onClose: () => void }) {
+  const scopes: readonly Scope[] = [...new Set<Scope>([...useSignal(scopesHere), 'anywhere'])];
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Keys" width={560}>
-      <table>
-        <tbody>
-          {KEYS.map(([keys, does]) => (
-            <tr key={keys + does}>
-              <td>
-                <b>{keys}</b>
-              </td>
-              <td>{does}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </Modal>
+    <Dialog title="Keys" onClose={onClose} width={560}>
+      {scopes.map((scope) => (
+        <section key={scope}>
+          <h3>{SCOPE_WORDS[scope]}</h3>
+          <table>
+            <tbody>
+              {Object.values<Key>(KEYS[scope]).map(({ shown, does }) => (
+                <KeyRow key={shown} shown={shown} does={does} />
+              ))}
+              {scope === 'anywhere' &&
+                hooks.map(({ word, key }) => <KeyRow key={word} shown={`g ${key}`} does={word} />)}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </Dialog>
+  );
+}
+
+function KeyRow({ shown, does }: { shown: string; does: string }) {
+  return (
+    <tr>
+      <td style={{ width: '8em' }}>
+        <kbd>{shown}</kbd>
+      </td>
+      <td>{does}</td>
+    </tr>
   );
 }

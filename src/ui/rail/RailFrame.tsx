@@ -2,84 +2,62 @@
 
 import { Button } from 'antd';
 import Link from 'next/link';
-import { usePathname, useRouter } from 'next/navigation';
-import { useEffect, useState, type ReactNode } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { usePathname } from 'next/navigation';
+import type { ReactNode } from 'react';
 import type { Rail } from '@/server/rail';
-import { KeyHelp } from './KeyHelp';
-import { Palette } from './Palette';
+import { connection } from '../kit/live/hub';
+import { useLive } from '../kit/live/useLive';
+import { signOut } from '../kit/signIn';
+import { Old } from '../kit/States';
+import { useSignal } from '../kit/useSignal';
+import { useWho } from '../kit/Who';
 import styles from './RailFrame.module.css';
-import { STAGE_WORDS, stagesFor } from './stages';
+import { useOpen } from './shellContext';
+import { hooksFor, isFloorRole, type Hook } from './stages';
 
-type Props = { rail: Rail; who: { name: string; role: string }; children: ReactNode };
-
-/** The rail across the top: the stages of the work, with what waits at each. */
-export function RailFrame({ rail, who, children }: Props) {
-  const path = usePathname();
-  const router = useRouter();
-  const [open, setOpen] = useState<'palette' | 'keys' | null>(null);
-  useHotkeys('mod+k', () => setOpen('palette'), { preventDefault: true, enableOnFormTags: true });
-  useHotkeys('?', () => setOpen('keys'), {
-    useKey: true,
-    ignoreModifiers: true,
-    enableOnFormTags: ['radio'],
-  });
-  const stages = stagesFor(who.role);
-  useHotkeys(
-    stages.map((stage) => `g>${STAGE_WORDS[stage].key}`),
-    (_, handler) => {
-      const key = handler.keys?.join('').slice(-1);
-      const stage = stages.find((each) => STAGE_WORDS[each].key === key);
-      if (stage) router.push(`/${stage}`);
-    },
-  );
-  useRefreshOnReturn();
+/** The rail across the top: the stages of the work, with what waits at each, and below it what is worked on. */
+export function RailFrame({ rail: first, children }: { rail: Rail; children: ReactNode }) {
+  const { name, role } = useWho();
+  const { value: rail } = useLive('railView', {}, first);
+  const open = useOpen();
+  const away = useSignal(connection) === 'away';
   return (
-    <div className={styles.frame}>
+    <div className={styles.frame} {...(isFloorRole(role) ? { 'data-ground': 'floor' } : {})}>
       <nav className={styles.rail} aria-label="Rail">
-        <Link href="/" className={styles.mark}>
+        <Link href="/today" className={styles.mark}>
           Fractum
         </Link>
         <ol className={styles.hooks}>
-          {stages.map((stage) => {
-            const here = path === `/${stage}` || path.startsWith(`/${stage}/`);
-            return (
-              <li key={stage} className={here ? styles.here : undefined}>
-                <Link href={`/${stage}`} aria-current={here ? 'page' : undefined}>
-                  {STAGE_WORDS[stage].word} <span className={styles.count}>{rail.counts[stage]}</span>
-                </Link>
-              </li>
-            );
-          })}
+          {hooksFor(role).map((hook) => (
+            <HookOnRail key={hook.path} hook={hook} rail={rail} />
+          ))}
         </ol>
-        <button type="button" className={styles.find} onClick={() => setOpen('palette')}>
+        <button type="button" className={styles.find} onClick={() => open('palette')}>
           Find <kbd>Ctrl K</kbd>
         </button>
         <span className={styles.who}>
-          {who.name}, {who.role}
-          <Button type="link" size="small" onClick={() => void signOut()}>
+          {name}, {role}
+          <Button type="link" onClick={() => void signOut()}>
             Sign out
           </Button>
         </span>
       </nav>
+      {away && <Old words="The network is away. What is shown may be old; what you type stays here." />}
       <main className={styles.work}>{children}</main>
-      <Palette open={open === 'palette'} onClose={() => setOpen(null)} stages={stages} />
-      <KeyHelp open={open === 'keys'} onClose={() => setOpen(null)} />
     </div>
   );
 }
 
-async function signOut(): Promise<void> {
-  await fetch('/api/sign-out', { method: 'POST' });
-  window.location.assign('/sign-in');
-}
-
-/** Somebody else has worked meanwhile: coming back to the window loads the counts again. */
-function useRefreshOnReturn() {
-  const router = useRouter();
-  useEffect(() => {
-    const refresh = () => router.refresh();
-    window.addEventListener('focus', refresh);
-    return () => window.removeEventListener('focus', refresh);
-  }, [router]);
+/** Shares have pages of their own under other names: the eye is at the stage that the page belongs to. */
+function HookOnRail({ hook: { word, path, stage }, rail }: { hook: Hook; rail: Rail }) {
+  const here = usePathname();
+  const isHere = here === path || here.startsWith(`${path}/`);
+  const classes = [isHere ? styles.here : '', stage ? '' : styles.plate].filter(Boolean).join(' ');
+  return (
+    <li className={classes || undefined}>
+      <Link href={path} aria-current={isHere ? 'page' : undefined}>
+        {word} {stage && <span className={styles.count}>{rail.counts[stage]}</span>}
+      </Link>
+    </li>
+  );
 }

@@ -1,19 +1,25 @@
+'use client';
+
 import Link from 'next/link';
 import type { Stage } from '@/core/order/stage';
 import type { Ticket, TicketPage } from '@/server/rail';
+import { useLive } from '../kit/live/useLive';
+import { Nothing } from '../kit/States';
+import { useWho } from '../kit/Who';
 import { pageOf, STAGE_LISTS } from './stages';
 import styles from './TicketList.module.css';
 
 type Props = { stage: Stage; here: TicketPage; gone?: TicketPage };
 
 /** The tickets that hang at one stage, and below them those that have gone home, where that is of use. */
-export function TicketList({ stage, here, gone }: Props) {
+export function TicketList({ stage, here: first, gone }: Props) {
   const { title, empty } = STAGE_LISTS[stage]!;
+  const { value: here } = useLive('stageView', { stage, page: first.page }, first);
   return (
     <div className={styles.page}>
       <h1>{title}</h1>
       {here.tickets.length === 0 && here.page === 0 ? (
-        <p className="quiet">{empty}</p>
+        <Nothing>{empty}</Nothing>
       ) : (
         <Tickets tickets={here.tickets} />
       )}
@@ -41,11 +47,12 @@ function Pages({ list: { page, more }, name }: { list: TicketPage; name: string 
 }
 
 export function Tickets({ tickets }: { tickets: readonly Ticket[] }) {
+  const { role } = useWho();
   return (
     <ul className={styles.tickets}>
       {tickets.map((ticket) => (
         <li key={ticket.shareId} data-broken={ticket.broken || undefined}>
-          <Link href={pageOf(ticket.stage, ticket.shareId)}>
+          <Link href={pageOf(ticket.stage, ticket.shareId, role)}>
             <b className={styles.name}>{ticket.name}</b>
             <span className={styles.tag}>{ticket.tag}</span>
             <span className="quiet">

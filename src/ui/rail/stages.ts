@@ -26,25 +26,51 @@ export const STAGE_LISTS: Readonly<
   settle: { title: 'To settle', empty: 'Nothing waits to be paid or picked up.' },
 };
 
-/** Where a share is worked on at a stage; shares that are only hung have no page of their own. */
-export function pageOf(stage: Stage | null, shareId: string): string {
+/** One hook of the rail: today, where the rail is fixed to the wall, or a stage. */
+export type Hook = {
+  readonly word: string;
+  readonly key: string;
+  readonly path: string;
+  /** The stage whose shares are counted here. */
+  readonly stage?: Stage;
+};
+
+const TODAY: Hook = { word: 'Today', key: 'd', path: '/today' };
+
+/** The stages that a role works at: sheets, bills and booking are the office's. */
+export function stagesFor(role: string): readonly Stage[] {
+  if (role === 'owner' || role === 'counter') return STAGES;
+  return role === 'cutter' ? ['hang', 'wrap'] : ['wrap'];
+}
+
+/** The rail as a role sees it. */
+export function hooksFor(role: string): readonly Hook[] {
+  return [TODAY, ...stagesFor(role).map((stage) => ({ ...STAGE_WORDS[stage], path: `/${stage}`, stage }))];
+}
+
+/** Who works on the floor: dark ground, large type, no money. */
+export function isFloorRole(role: string): boolean {
+  return role === 'cutter' || role === 'wrapper' || role === 'smoker';
+}
+
+/** Where a share is worked on at a stage by a role; its ticket when there is nothing for that role to do. */
+export function pageOf(stage: Stage | null, shareId: string, role: string): string {
+  const ticket = `/ticket/${shareId}`;
+  if (stage === null || !stagesFor(role).includes(stage)) return ticket;
   switch (stage) {
     case 'book':
     case 'hang':
     case 'sheet':
-      return `/sheet/${shareId}`;
+      return isFloorRole(role) ? ticket : `/sheet/${shareId}`;
     case 'wrap':
       return `/wrap/${shareId}`;
     case 'reconcile':
-      return `/reconcile/${shareId}`;
     case 'settle':
-    case null:
-      return `/settle/${shareId}`;
+      return `/${stage}/${shareId}`;
   }
 }
 
-/** The stages whose lists a role may open: sheets, bills and booking are the office's. */
-export function stagesFor(role: string): readonly Stage[] {
-  if (role === 'owner' || role === 'counter') return STAGES;
-  return role === 'cutter' ? ['hang', 'wrap'] : ['wrap'];
+/** The share that a page is about, whichever of its pages it is. */
+export function shareInHand(path: string): string | undefined {
+  return /^\/(?:sheet|wrap|reconcile|settle|ticket)\/([^/]+)$/.exec(path)?.[1];
 }

@@ -1,18 +1,18 @@
 'use client';
 
-import { Button, Input, Segmented } from 'antd';
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import type { Settlement } from '@/core/order/settlement';
-import { act, newClientId } from '../kit/act';
+import { Money } from '../kit/Amount';
 import { BillLines } from '../kit/BillLines';
+import { useLive } from '../kit/live/useLive';
 import { ShareHeader } from '../kit/ShareHeader';
+import { Payments } from './Payments';
 import styles from './SettleScreen.module.css';
 
 /** The bill beside its estimate, the money, the hand-over and the statement. */
-export function SettleScreen({ view }: { view: Settlement }) {
+export function SettleScreen({ view: first }: { view: Settlement }) {
+  const { value: view } = useLive('settleView', { shareId: first.shareId }, first);
   const { sign, unit, reconciliation: balance } = view;
   return (
     <div className={styles.page}>
@@ -36,7 +36,7 @@ export function SettleScreen({ view }: { view: Settlement }) {
           <Estimate view={view} />
         </section>
         <section>
-          <Money view={view} />
+          <Payments view={view} />
           <h2 className={styles.sub}>In the boxes</h2>
           <table>
             <tbody>
@@ -47,22 +47,22 @@ export function SettleScreen({ view }: { view: Settlement }) {
                     {pack.green !== null && (
                       <span className="quiet">
                         {' '}
-                        from {formatWeight(pack.green)} {unit} green
+                        from {formatWeight(pack.green, unit)} {unit} green
                       </span>
                     )}
                   </td>
                   <td className="num">{pack.packs}</td>
-                  <td className="num">{formatWeight(pack.net)}</td>
+                  <td className="num">{formatWeight(pack.net, unit)}</td>
                 </tr>
               ))}
               <tr>
                 <td>
-                  <b>take-home</b>, {(balance.yieldBp / 100).toFixed(1)} % of {formatWeight(balance.cold)}{' '}
-                  {unit} cold
+                  <b>take-home</b>, {(balance.yieldBp / 100).toFixed(1)} % of{' '}
+                  {formatWeight(balance.cold, unit)} {unit} cold
                 </td>
                 <td className="num">{view.packs.reduce((sum, pack) => sum + pack.packs, 0)}</td>
                 <td className="num">
-                  <b>{formatWeight(balance.boxes)}</b>
+                  <b>{formatWeight(balance.boxes, unit)}</b>
                 </td>
               </tr>
             </tbody>
@@ -91,8 +91,7 @@ function Estimate({ view }: { view: Settlement }) {
                 <td>{each.label}</td>
                 <td className="quiet">{each.sentence}</td>
                 <td className="num">
-                  {each.final - each.estimated > 0 ? '+' : '−'}
-                  {formatMoney(Math.abs(each.final - each.estimated) as Cents, sign)}
+                  <Money cents={(each.final - each.estimated) as Cents} sign={sign} signed />
                 </td>
               </tr>
             ))}
@@ -100,83 +99,5 @@ function Estimate({ view }: { view: Settlement }) {
         </table>
       )}
     </>
-  );
-}
-
-type Method = 'cash' | 'card' | 'transfer';
-
-/** What is due, taking the payment, and handing over. */
-function Money({ view }: { view: Settlement }) {
-  const router = useRouter();
-  const [requestId, setRequestId] = useState(newClientId);
-  const [method, setMethod] = useState<Method>('card');
-  const [takenBy, setTakenBy] = useState(view.people.contact);
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
-
-  async function done(sent: ReturnType<typeof act<'takePayment'>> | ReturnType<typeof act<'handOver'>>) {
-    setBusy(true);
-    const result = await sent;
-    setBusy(false);
-    setProblem(result.ok ? '' : result.message);
-    if (!result.ok) return;
-    setRequestId(newClientId());
-    router.refresh();
-  }
-  const shareId = view.shareId;
-  return (
-    <div className={styles.money}>
-      <p className={styles.due}>
-        <span className={styles.big}>{formatMoney(view.due, view.sign)}</span>
-        <span className="quiet">
-          {view.due > 0 ? 'due' : view.due < 0 ? 'to give back' : 'paid in full'}
-          {view.paid !== 0 && `, ${formatMoney(view.paid, view.sign)} paid`}
-          {view.people.payer !== view.people.owner && `, by ${view.people.payer}`}
-        </span>
-      </p>
-      {view.final && view.due > 0 && (
-        <div className={styles.actions}>
-          <Segmented
-            value={method}
-            onChange={(value) => setMethod(value as Method)}
-            options={['card', 'cash', 'transfer']}
-          />
-          <Button
-            type="primary"
-            loading={busy}
-            onClick={() =>
-              void done(act('takePayment', { clientId: requestId, shareId, amountCents: view.due, method }))
-            }
-          >
-            Paid
-          </Button>
-        </div>
-      )}
-      {view.pickUp ? (
-        <p>
-          Picked up by <b>{view.pickUp.takenBy}</b> on {view.pickUp.at.slice(0, 10)}.
-        </p>
-      ) : (
-        view.final && (
-          <div className={styles.actions}>
-            <Input
-              aria-label="Picked up by"
-              value={takenBy}
-              onChange={(event) => setTakenBy(event.target.value)}
-            />
-            <Button
-              type={view.due > 0 ? 'default' : 'primary'}
-              loading={busy}
-              onClick={() => void done(act('handOver', { clientId: requestId, shareId, takenBy }))}
-            >
-              Picked up
-            </Button>
-          </div>
-        )
-      )}
-      <p role="alert" className="alarm">
-        {problem}
-      </p>
-    </div>
   );
 }

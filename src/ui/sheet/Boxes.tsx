@@ -4,7 +4,7 @@ import type { ForecastLine } from '@/core/forecast/types';
 import { inSentence } from '@/core/quantity/inSentence';
 import { formatInches } from '@/core/quantity/length';
 import { formatMoney } from '@/core/quantity/money';
-import { formatWeight } from '@/core/quantity/weight';
+import { formatWeight, weightField, type Weight } from '@/core/quantity/weight';
 import { lineWorking, takeHomeWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
 import { DestinationMark } from '../kit/DestinationMark';
@@ -46,7 +46,7 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
               <td className="num quiet">{sizeOf(line.thicknessIn, line.packWeight, unit)}</td>
               <td className="num">
                 <WorkingOf working={lineWorking(line, species, unit)}>
-                  <b>{formatWeight(line.packaged)}</b>
+                  <b>{formatWeight(line.packaged, unit)}</b>
                 </WorkingOf>
               </td>
               <td className="num">{line.pieces ?? ''}</td>
@@ -109,7 +109,7 @@ function namesAlong({ names }: ForecastLine): string {
   return names.map(({ name, pieces }) => `${pieces} ${inSentence(name)}`).join(', ');
 }
 
-function sizeOf(thicknessIn: number | null, packWeight: number | null, unit: string): string {
+function sizeOf(thicknessIn: number | null, packWeight: Weight | null, unit: string): string {
   if (thicknessIn !== null) return formatInches(thicknessIn);
-  return packWeight === null ? '' : `${(packWeight / 1000).toString()} ${unit}`;
+  return packWeight === null ? '' : `${weightField(packWeight)} ${unit}`;
 }

@@ -1,15 +1,13 @@
 'use client';
 
-import { Button, Input, Modal, Segmented } from 'antd';
-import { useRouter } from 'next/navigation';
+import { Button, Form, Input, Segmented } from 'antd';
 import { useState } from 'react';
+import type { Reached } from '@/core/order/work';
 import type { SheetView } from '@/server/sheet';
-import { act, newClientId } from '../kit/act';
+import { AskDialog } from '../kit/AskDialog';
 import styles from './SheetScreen.module.css';
 
-type Reached = SheetView['calls'][number]['reached'];
-
-const REACHED_WORDS: Record<Reached, string> = {
+export const REACHED_WORDS: Record<Reached, string> = {
   spoken: 'spoke with',
   message: 'left a message',
   nobody: 'nobody there',
@@ -30,29 +28,20 @@ export function CallLog({ view, openQuestions }: { view: SheetView; openQuestion
 }
 
 type DialogProps = { view: SheetView; openQuestions: readonly string[]; onClose: () => void };
+type Typed = { readonly reached: Reached; readonly said: string };
 
 function CallDialog({ view, openQuestions, onClose }: DialogProps) {
-  const router = useRouter();
-  const [clientId] = useState(newClientId);
-  const [reached, setReached] = useState<Reached>('spoken');
-  const [said, setSaid] = useState('');
-  const [problem, setProblem] = useState('');
   const { contact, calls } = view;
-
-  async function write() {
-    const result = await act('noteCall', { clientId, shareId: view.shareId, reached, said });
-    if (!result.ok) return setProblem(result.message);
-    onClose();
-    router.refresh();
-  }
-
+  const initial: Typed = { reached: 'spoken', said: '' };
   return (
-    <Modal
-      open
+    <AskDialog
       title={`${contact.name}, ${contact.phone ?? 'no telephone number'}`}
-      onCancel={onClose}
-      onOk={() => void write()}
-      okText="Write it down"
+      asks="noteCall"
+      does="Write it down"
+      initial={initial}
+      question={(typed) => ({ shareId: view.shareId, ...typed })}
+      onDone={onClose}
+      onClose={onClose}
     >
       {openQuestions.length > 0 && (
         <>
@@ -70,21 +59,17 @@ function CallDialog({ view, openQuestions, onClose }: DialogProps) {
           {call.said && `: ${call.said}`}
         </p>
       ))}
-      <Segmented
-        value={reached}
-        onChange={(value) => setReached(value as Reached)}
-        options={(['spoken', 'message', 'nobody'] as const).map((value) => ({
-          value,
-          label: REACHED_WORDS[value],
-        }))}
-      />
-      <label htmlFor="said" className={styles.saidLabel}>
-        What was said
-      </label>
-      <Input.TextArea id="said" rows={2} value={said} onChange={(event) => setSaid(event.target.value)} />
-      <p role="alert" className="alarm">
-        {problem}
-      </p>
-    </Modal>
+      <Form.Item name="reached" label="How it went">
+        <Segmented
+          options={(['spoken', 'message', 'nobody'] as const).map((value) => ({
+            value,
+            label: REACHED_WORDS[value],
+          }))}
+        />
+      </Form.Item>
+      <Form.Item name="said" label="What was said">
+        <Input.TextArea rows={2} />
+      </Form.Item>
+    </AskDialog>
   );
 }

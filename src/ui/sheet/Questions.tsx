@@ -84,8 +84,8 @@ export function ClashChoice({
         <div key={way.keeps} className={styles.way}>
           <span>
             <b>{label(way.keeps)}</b>, and {inSentence(decisionById(situation.species, way.changes).title)}{' '}
-            becomes {inSentence(way.becomes)}: <b>{formatWeight(way.forecast.takeHome)}</b> {unit} in the
-            boxes, <b>{formatMoney(way.charges, ground.priceList.sign)}</b>.
+            becomes {inSentence(way.becomes)}: <b>{formatWeight(way.forecast.takeHome, unit)}</b> {unit} in
+            the boxes, <b>{formatMoney(way.charges, ground.priceList.sign)}</b>.
           </span>
           <Button size="small" type="primary" disabled={locked} onClick={() => state.change(way.sheet)}>
             Keep {inSentence(label(way.keeps))}

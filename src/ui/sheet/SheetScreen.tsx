@@ -1,9 +1,7 @@
 'use client';
 
-import { Button, Input, Modal } from 'antd';
-import { useRouter } from 'next/navigation';
+import { Button } from 'antd';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { houseSheet } from '@/core/sheet/houseSheet';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
@@ -11,14 +9,14 @@ import { mainDecisionOf, zoneDestination } from '@/core/questions/zones';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import type { Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
-import { act, newClientId } from '../kit/act';
+import { useKey, useScope } from '../kit/keys/useKey';
 import { SideMap } from '../kit/SideMap';
+import { ApproveDialog } from './ApproveDialog';
 import { Boxes } from './Boxes';
 import { CallLog } from './CallLog';
 import { Questions } from './Questions';
 import styles from './SheetScreen.module.css';
 import { EXTRAS_ROW, GRIND_ROW } from './rows';
-import { SHEET_KEYS } from './sheetKeys';
 import { useSpecies } from './useSpecies';
 import { useSheet, type Saving, type SheetState } from './useSheet';
 import { WeightBar } from './WeightBar';
@@ -46,9 +44,10 @@ function SheetWorkedOn({ view, species }: { view: SheetView; species: Species })
 
   const step = (by: number) =>
     setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
-  useHotkeys('down', () => step(1), SHEET_KEYS);
-  useHotkeys('up', () => step(-1), SHEET_KEYS);
-  useHotkeys('n', () => setOpen((before) => nextQuestion(state, before) ?? before), SHEET_KEYS);
+  useScope('sheet');
+  useKey('sheet', 'next', () => step(1));
+  useKey('sheet', 'before', () => step(-1));
+  useKey('sheet', 'question', () => setOpen((before) => nextQuestion(state, before) ?? before));
 
   const describe = (zone: string) => {
     const decision = mainDecisionOf(species, zone);
@@ -106,7 +105,6 @@ type HeaderProps = { view: SheetView; state: SheetState; onQuestion: (decision: 
 
 function SheetHeader({ view, state, onQuestion }: HeaderProps) {
   const [asking, setAsking] = useState(false);
-  const open = state.findings.filter((finding) => finding.blocks).length;
   return (
     <header className={styles.header}>
       <h1>{view.name}</h1>
@@ -127,7 +125,7 @@ function SheetHeader({ view, state, onQuestion }: HeaderProps) {
           </Button>
         </>
       )}
-      {asking && <ApproveDialog view={view} state={state} open={open} onClose={() => setAsking(false)} />}
+      {asking && <ApproveDialog view={view} state={state} onClose={() => setAsking(false)} />}
     </header>
   );
 }
@@ -161,62 +159,5 @@ function SavedMark({ saving, locked }: { saving: Saving; locked: boolean }) {
       {SAVED_WORDS[saving.state]}
       {saving.state === 'refused' && `: ${saving.message}`}
     </span>
-  );
-}
-
-type ApproveProps = { view: SheetView; state: SheetState; open: number; onClose: () => void };
-
-/** A sheet with holes goes to the floor only with a reason. */
-function ApproveDialog({ view, state, open, onClose }: ApproveProps) {
-  const router = useRouter();
-  const [reason, setReason] = useState('');
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
-  const [clientId, renewId] = useState(newClientId);
-  async function approve() {
-    setBusy(true);
-    const input = { clientId, shareId: view.shareId, version: state.version, overrideReason: reason.trim() };
-    const result = await act('approveSheet', input);
-    setBusy(false);
-    if (!result.ok) {
-      if (result.reason !== 'offline') renewId(newClientId());
-      return setProblem(result.message);
-    }
-    router.push('/sheet');
-    router.refresh();
-  }
-  const blocking = state.findings.filter((finding) => finding.blocks);
-  return (
-    <Modal
-      open
-      title={open === 0 ? 'Approve the sheet' : `${open} open ${open === 1 ? 'question' : 'questions'}`}
-      onCancel={onClose}
-      onOk={() => void approve()}
-      okText={open === 0 ? 'Approve' : 'Approve all the same'}
-      okButtonProps={{ disabled: open > 0 && reason.trim() === '' }}
-      confirmLoading={busy}
-    >
-      {open === 0 ? (
-        <p>Every zone is answered and nothing clashes. The floor sees this sheet from now on.</p>
-      ) : (
-        <>
-          <ul>
-            {blocking.map((finding, index) => (
-              <li key={index}>{finding.sentence}</li>
-            ))}
-          </ul>
-          <label htmlFor="override">Why it goes to the floor so</label>
-          <Input.TextArea
-            id="override"
-            rows={2}
-            value={reason}
-            onChange={(event) => setReason(event.target.value)}
-          />
-        </>
-      )}
-      <p role="alert" className="alarm">
-        {problem}
-      </p>
-    </Modal>
   );
 }

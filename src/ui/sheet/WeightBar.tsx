@@ -30,7 +30,7 @@ export function WeightBar({
     <footer className={styles.bar}>
       <div>
         <b>
-          {formatWeight(forecast.coldWeight)} {unit} {BASIS_WORDS[basis]}.
+          {formatWeight(forecast.coldWeight, unit)} {unit} {BASIS_WORDS[basis]}.
         </b>{' '}
         Where it goes, if nothing changes:
       </div>
@@ -40,7 +40,7 @@ export function WeightBar({
             key={part.key}
             className={destinationClass(part.destination)}
             style={{ flexGrow: part.weight }}
-            title={`${part.label} ${formatWeight(part.weight)} ${unit}`}
+            title={`${part.label} ${formatWeight(part.weight, unit)} ${unit}`}
           >
             <span>{part.label}</span>
             <b>{formatWeight(part.weight, 1)}</b>

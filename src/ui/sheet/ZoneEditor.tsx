@@ -2,7 +2,6 @@
 
 import { Segmented } from 'antd';
 import { useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
 import { evaluate, tradeOffSentence } from '@/core/questions/evaluate';
 import { formOf, withAnswer } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
@@ -11,9 +10,9 @@ import type { Decision, Option } from '@/core/species/types';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import type { SheetView } from '@/server/sheet';
+import { useKey } from '../kit/keys/useKey';
 import { FormRows } from './FormRows';
 import { ClashChoice } from './Questions';
-import { SHEET_KEYS } from './sheetKeys';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
@@ -40,14 +39,10 @@ export function ZoneEditor({ decision, state, view }: Props) {
   const clash = mine.find((finding) => finding.kind === 'clash');
   const chosen = new Set(answer?.forms.map((form) => form.option));
   const spoken = offered.find((option) => option.id === (pointed ?? answer?.forms[0]?.option));
-  useHotkeys(
-    '1,2,3,4,5,6,7,8,9',
-    (event) => {
-      const option = offered[Number(event.key) - 1];
-      if (option && !view.locked) choose(option);
-    },
-    SHEET_KEYS,
-  );
+  useKey('sheet', 'option', (event) => {
+    const option = offered[Number(event.key) - 1];
+    if (option && !view.locked) choose(option);
+  });
   const box = useScrolledIntoView(decision.id);
   return (
     <div className={styles.open} ref={box}>

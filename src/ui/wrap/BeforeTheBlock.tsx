@@ -4,23 +4,18 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
-import { act, newClientId } from '../kit/act';
+import { useAsk } from '../kit/useAsk';
 import styles from './BeforeTheBlock.module.css';
 
 /** A share that is not on the block yet: what is missing, or the one big action. */
 export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted: () => Promise<void> }) {
-  const [problem, setProblem] = useState('');
   const [asksWhy, setAsksWhy] = useState(view.chilling);
   const [reason, setReason] = useState('');
+  const { ask, busy, refusal } = useAsk('startBlock');
   async function start() {
-    const result = await act('startBlock', {
-      clientId: newClientId(),
-      shareId: view.shareId,
-      reason: reason.trim(),
-    });
+    const result = await ask({ shareId: view.shareId, reason: reason.trim() });
     if (result.ok) return onStarted();
     setAsksWhy(asksWhy || result.field === 'reason');
-    setProblem(result.message);
   }
   return (
     <main className={styles.before} data-ground="floor">
@@ -31,7 +26,7 @@ export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted:
       <p className={styles.about}>{view.about}</p>
       {view.instructions !== '' && <p className={styles.words}>Read: {view.instructions}</p>}
       <p className={styles.coldWeight}>
-        {formatWeight(view.cold)} <small>{view.unit} cold</small>
+        {formatWeight(view.cold, view.unit)} <small>{view.unit} cold</small>
       </p>
       <ul>
         {view.cautions.map((caution) => (
@@ -39,7 +34,7 @@ export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted:
         ))}
       </ul>
       <p role="alert" className={styles.problem}>
-        {problem ||
+        {refusal?.message ||
           view.whyNotReady ||
           (view.chilling ? 'Still chilling: not to the block without a reason.' : '')}
       </p>
@@ -49,7 +44,12 @@ export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted:
           <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
         </label>
       )}
-      <button type="button" className={styles.start} disabled={!view.ready} onClick={() => void start()}>
+      <button
+        type="button"
+        className={styles.start}
+        disabled={!view.ready || busy}
+        onClick={() => void start()}
+      >
         Take to the block
       </button>
     </main>

@@ -1,6 +1,8 @@
 'use client';
 
+import { useEffect } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { standOpen } from '../kit/keys/scopes';
 import styles from './NothingMore.module.css';
 
 const REASONS = [
@@ -17,6 +19,7 @@ type Props = { title: string; onReason: (note: string) => void; onClose: () => v
 export function NothingMore({ title, onReason, onClose }: Props) {
   useHotkeys('1,2,3,4,5', (event) => onReason(REASONS[Number(event.key) - 1]!));
   useHotkeys('escape', onClose);
+  useEffect(standOpen, []);
   return (
     <div className={styles.cover} role="dialog" aria-modal aria-label={`Nothing more of ${title}`}>
       <h2>{title}: why is nothing more to come?</h2>

@@ -1,6 +1,6 @@
 'use client';
 
-import { formatWeight, type Weight } from '@/core/quantity/weight';
+import { displayDecimals, formatWeight, type Weight } from '@/core/quantity/weight';
 import type { ScaleReading } from '@/core/scale/reading';
 import type { WrapView } from '@/server/wrap';
 import type { Target } from './targets';
@@ -36,7 +36,7 @@ export function ScalePanel(props: Props) {
   const { scale, target, pieces, view, notice } = props;
   const { reading } = scale;
   const state = scale.away ? 'away' : (reading?.state ?? 'away');
-  const decimals = view.unit === 'kg' ? 3 : 2;
+  const decimals = displayDecimals(view.unit);
   const shown =
     !reading || reading.state === 'overload' ? '– –' : formatWeight(reading.net as Weight, decimals);
   const isPack = target?.purpose.kind === 'package';

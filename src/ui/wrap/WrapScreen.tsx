@@ -37,8 +37,8 @@ export function WrapScreen({ first }: { first: WrapView }) {
     <main className={styles.floor} data-ground="floor" data-flash={table.flash ?? undefined}>
       <WrapHeader
         view={view}
-        waiting={table.queue.pending.length}
-        offline={table.queue.offline}
+        waiting={table.pending}
+        offline={table.away}
         read={table.read}
         onRead={table.acknowledge}
       />

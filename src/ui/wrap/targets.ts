@@ -1,7 +1,7 @@
 import type { ForecastLine } from '@/core/forecast/types';
 import { formatInches } from '@/core/quantity/length';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
-import { formatWeight, sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { weightField, sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Destination } from '@/core/species/types';
 import type { WrapView } from '@/server/wrap';
 
@@ -122,7 +122,7 @@ function detailOf(line: ForecastLine, unit: WeighingUnit): string {
   const parts = [
     line.thicknessIn === null ? '' : formatInches(line.thicknessIn),
     line.piecesPerPack === null ? '' : `${line.piecesPerPack} in a pack`,
-    line.packWeight === null ? '' : `${formatWeight(line.packWeight).replace(/\.?0+$/, '')} ${unit} packs`,
+    line.packWeight === null ? '' : `${weightField(line.packWeight)} ${unit} packs`,
   ];
   return parts.filter((part) => part !== '').join(', ') || 'whole';
 }

@@ -1,8 +1,8 @@
 'use client';
 
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useKey, useScope } from '../kit/keys/useKey';
 
-type Keys = {
+type Does = {
   digit: (index: number) => void;
   /** To the target so many places on: 1 across, 2 down. */
   step: (by: number) => void;
@@ -16,21 +16,20 @@ type Keys = {
 };
 
 /** The whole flow of the wrap table by keyboard. */
-export function useWrapKeys(enabled: boolean, keys: Keys): void {
-  // Targets have the role of radio buttons; a touched one keeps the focus and must not swallow the keys.
-  const options = { enabled, preventDefault: true, enableOnFormTags: ['radio'] as const };
-  useHotkeys('1,2,3,4,5,6,7,8,9,0', (event) => keys.digit((Number(event.key) + 9) % 10), options);
-  useHotkeys('right', () => keys.step(1), options);
-  useHotkeys('left', () => keys.step(-1), options);
-  useHotkeys('down', () => keys.step(2), options);
-  useHotkeys('up', () => keys.step(-2), options);
-  useHotkeys('bracketright', () => keys.section(1), options);
-  useHotkeys('bracketleft', () => keys.section(-1), options);
-  useHotkeys('enter', () => keys.enter(), options);
-  useHotkeys('backspace', () => keys.back(), options);
-  useHotkeys('l', () => keys.label(), options);
-  useHotkeys('z', () => keys.tare(), options);
-  useHotkeys('equal,shift+equal,add', () => keys.pieces(1), options);
-  useHotkeys('minus,subtract', () => keys.pieces(-1), options);
-  useHotkeys('n', () => keys.nothingMore(), options);
+export function useWrapKeys(enabled: boolean, does: Does): void {
+  useScope('wrap');
+  useKey('wrap', 'target', (event) => does.digit((Number(event.key) + 9) % 10), enabled);
+  useKey('wrap', 'right', () => does.step(1), enabled);
+  useKey('wrap', 'left', () => does.step(-1), enabled);
+  useKey('wrap', 'down', () => does.step(2), enabled);
+  useKey('wrap', 'up', () => does.step(-2), enabled);
+  useKey('wrap', 'sectionAfter', () => does.section(1), enabled);
+  useKey('wrap', 'sectionBefore', () => does.section(-1), enabled);
+  useKey('wrap', 'take', does.enter, enabled);
+  useKey('wrap', 'back', does.back, enabled);
+  useKey('wrap', 'label', does.label, enabled);
+  useKey('wrap', 'tare', does.tare, enabled);
+  useKey('wrap', 'more', () => does.pieces(1), enabled);
+  useKey('wrap', 'less', () => does.pieces(-1), enabled);
+  useKey('wrap', 'nothingMore', does.nothingMore, enabled);
 }

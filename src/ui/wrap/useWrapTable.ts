@@ -1,36 +1,20 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
 import { act, newClientId } from '../kit/act';
+import { useLive } from '../kit/live/useLive';
+import { useSignal } from '../kit/useSignal';
+import { useWho } from '../kit/Who';
+import { isOnItsWay, type WeighInput } from '../outbox/outbox';
+import { outbox } from '../outbox/useOutbox';
+import { lastOwn, type Own } from './lastOwn';
 import { targetsOf } from './targets';
 import { useChosenTarget } from './useChosenTarget';
 import { useNotice } from './useNotice';
 import { useScale } from './useScale';
-import { useWeighingQueue, type WeighInput } from './useWeighingQueue';
 import { whyNotTaken } from './whyNotTaken';
-
-/** Other stations weigh too: the counts are loaded again this often. */
-const REFRESH_MS = 8000;
-
-/** The share on the table as the house has it; loaded again after each weighing, in between, and on return. */
-function useView(first: WrapView) {
-  const [view, setView] = useState(first);
-  const reload = useCallback(async () => {
-    const result = await act('wrapView', { shareId: first.shareId });
-    if (result.ok) setView(result.value);
-  }, [first.shareId]);
-  useEffect(() => {
-    const timer = setInterval(() => void reload(), REFRESH_MS);
-    window.addEventListener('focus', reload);
-    return () => {
-      clearInterval(timer);
-      window.removeEventListener('focus', reload);
-    };
-  }, [reload]);
-  return { view, reload };
-}
 
 /** How a weighing that is on its way counts among those that are done. */
 function counted(input: WeighInput) {
@@ -50,29 +34,58 @@ function loadKey(input: WeighInput): string {
   return `${load} ${JSON.stringify(input.purpose)}`;
 }
 
-/** Everything that can be done at the wrap table, and what it shows. */
-export function useWrapTable(first: WrapView) {
-  const { view, reload } = useView(first);
-  const { notice, flash, say, clear } = useNotice();
-  const [read, setRead] = useState(false);
+type Say = ReturnType<typeof useNotice>['say'];
+
+/** The weighings of this table on their way, what the house said of them, and what was taken on this page. */
+function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<void>) {
+  const who = useWho();
+  const everything = useSignal(outbox.waiting);
+  const away = useSignal(outbox.away);
   /** What was said to be out of the ordinary: the same load for the same target is a second yes. */
   const [odd, setOdd] = useState('');
+  const taken = useRef<Own[]>([]);
+  useEffect(
+    () =>
+      outbox.onAnswer((input, answer) => {
+        if (input.shareId !== shareId) return false;
+        const isOdd = !answer.ok && answer.reason === 'unusual';
+        setOdd(isOdd ? loadKey(input) : '');
+        if (answer.ok) {
+          taken.current.push(answer.value);
+          say('done', `${answer.value.cut} ${formatWeight(answer.value.net, unit)} ${unit}`);
+        } else say('refused', isOdd ? `${answer.message} Press Enter again if it is right.` : answer.message);
+        void reload();
+        return true;
+      }),
+    [shareId, unit, say, reload],
+  );
+  const pending = everything.filter((each) => each.input.shareId === shareId && each.setAside === '');
+  const send = useCallback(
+    (input: WeighInput) => {
+      if (isOnItsWay(outbox.waiting.get(), input)) return;
+      outbox.add(input, who);
+      void outbox.flush(who.id);
+    },
+    [who],
+  );
+  return { pending, away, odd, taken, send };
+}
+
+/** Everything that can be done at the wrap table, and what it shows. */
+export function useWrapTable(first: WrapView) {
+  const { value: view, reload } = useLive('wrapView', { shareId: first.shareId }, first);
+  const { notice, flash, say, clear } = useNotice();
+  const [read, setRead] = useState(false);
+  const takenBack = useRef(new Set<string>());
   const scale = useScale();
-  const queue = useWeighingQueue(first.shareId, {
-    onTaken: ({ cut, net }) => {
-      say('done', `${cut} ${formatWeight(net)} ${view.unit}`);
-      void reload();
-    },
-    onRefused: (failure, input) => {
-      const isOdd = failure.reason === 'unusual';
-      setOdd(isOdd ? loadKey(input) : '');
-      say('refused', isOdd ? `${failure.message} Press Enter again if it is right.` : failure.message);
-      void reload();
-    },
-  });
-  const targets = targetsOf(view, queue.pending.map(counted));
+  const { pending, away, odd, taken, send } = useSent(view, say, reload);
+  const targets = targetsOf(
+    view,
+    pending.map(({ input }) => counted(input)),
+  );
   const chosen = useChosenTarget(targets);
   const { target } = chosen;
+  const { unit, shareId } = view;
 
   function take() {
     if (view.instructions !== '' && !read) {
@@ -82,24 +95,22 @@ export function useWrapTable(first: WrapView) {
     const why = whyNotTaken(target, scale.reading);
     if (why) return say('refused', why);
     const { purpose } = target!;
-    const input = {
-      clientId: newClientId(),
-      shareId: view.shareId,
-      purpose,
-      pieces: purpose.kind === 'package' ? chosen.pieces : null,
-      reading: scale.reading!,
-    };
-    queue.add({ ...input, sure: loadKey(input) === odd });
+    const pieces = purpose.kind === 'package' ? chosen.pieces : null;
+    const input = { clientId: newClientId(), shareId, purpose, pieces, reading: scale.reading! };
+    send({ ...input, sure: loadKey(input) === odd });
     chosen.usualPieces();
   }
 
   async function takeBack() {
-    const last = view.weighings.at(-1);
-    if (!last) return say('refused', 'Nothing has been weighed yet.');
-    const input = { clientId: newClientId(), weighingId: last.id, reason: '' };
-    const result = await act('voidWeighing', input);
+    if (pending.length > 0) {
+      return say('refused', 'The last weight is still on its way. Take it back when it is saved.');
+    }
+    const last = lastOwn(view.weighings, taken.current, takenBack.current);
+    if (!last) return say('refused', 'You have weighed nothing here that could be taken back.');
+    const result = await act('voidWeighing', { clientId: newClientId(), weighingId: last.id, reason: '' });
     if (!result.ok) return say('refused', result.message);
-    say('done', `Taken back: ${last.cut} ${formatWeight(last.net)} ${view.unit}. Weigh it again.`);
+    takenBack.current.add(last.id);
+    say('done', `Taken back: ${last.cut} ${formatWeight(last.net, unit)} ${unit}. Weigh it again.`);
     await reload();
   }
 
@@ -119,7 +130,7 @@ export function useWrapTable(first: WrapView) {
   async function explain(note: string) {
     if (!target || !('lineKey' in target.purpose)) return;
     const { lineKey } = target.purpose;
-    const result = await act('noteLine', { clientId: newClientId(), shareId: view.shareId, lineKey, note });
+    const result = await act('noteLine', { clientId: newClientId(), shareId, lineKey, note });
     if (!result.ok) return say('refused', result.message);
     say('done', `${target.title}: ${note}.`);
     chosen.choose(undefined);
@@ -130,7 +141,8 @@ export function useWrapTable(first: WrapView) {
     view,
     reload,
     scale,
-    queue,
+    pending: pending.length,
+    away,
     targets,
     notice,
     flash,

@@ -1,0 +1,56 @@
+'use client';
+
+import { Modal } from 'antd';
+import { useEffect, useState, type ReactNode } from 'react';
+import styles from './Dialog.module.css';
+import { standOpen } from './keys/scopes';
+
+type Props = {
+  title: ReactNode;
+  onClose: () => void;
+  /** The buttons; none when what is shown closes by itself. */
+  footer?: ReactNode;
+  width?: number;
+  /** Wraps the whole dialog: a form whose main button stands in the footer. */
+  around?: (dialog: ReactNode) => ReactNode;
+  children: ReactNode;
+};
+
+/** Where typing goes when the dialog opens; without a field, the button that does it. */
+const FIRST = 'input:not([type="radio"]):not([type="checkbox"]):not([type="file"]), textarea';
+const MAIN = '[data-main]';
+
+/** The one dialog: keys of the page rest under it, the hand is where it goes next, and afterwards where it was. */
+export function Dialog({ title, onClose, footer = null, width = 480, around, children }: Props) {
+  const [before] = useState(() => document.activeElement);
+  useEffect(() => {
+    const close = standOpen();
+    return () => {
+      close();
+      if (before instanceof HTMLElement && before.isConnected) before.focus();
+      else (document.activeElement as HTMLElement | null)?.blur();
+    };
+  }, [before]);
+  return (
+    <Modal
+      open
+      title={title}
+      onCancel={onClose}
+      footer={footer}
+      width={width}
+      transitionName=""
+      maskTransitionName=""
+      className={styles.dialog!}
+      afterOpenChange={(open) => open && focusFirst()}
+      {...(around ? { modalRender: around } : {})}
+    >
+      {children}
+    </Modal>
+  );
+}
+
+function focusFirst(): void {
+  const dialog = [...document.querySelectorAll(`.${styles.dialog}`)].at(-1);
+  const first = dialog?.querySelector<HTMLElement>(FIRST) ?? dialog?.querySelector<HTMLElement>(MAIN);
+  first?.focus();
+}

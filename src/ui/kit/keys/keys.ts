@@ -1,0 +1,79 @@
+/** Where a key holds: on every page, or where one thing is worked on. */
+export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap';
+
+export type Key = {
+  /** As `react-hotkeys-hook` reads it. */
+  readonly keys: string;
+  /** As it is printed on the keyboard. */
+  readonly shown: string;
+  readonly does: string;
+  /** Holding it down does it again and again. */
+  readonly repeats?: boolean;
+  /** Named by the character it makes, wherever that is on a keyboard. */
+  readonly byCharacter?: boolean;
+  /** Holds in a field as well. */
+  readonly inFields?: boolean;
+};
+
+/** Every key of the app, once: what the hooks listen to and what `?` lists. */
+export const KEYS = {
+  anywhere: {
+    find: {
+      keys: 'mod+k',
+      shown: 'Ctrl K',
+      does: 'find an order, a person, a tag, a cut, a page, something to do',
+      inFields: true,
+    },
+    findToo: { keys: '/', shown: '/', does: 'the same', byCharacter: true },
+    goTo: { keys: '', shown: 'g, then a letter', does: 'go to a stage; the letters stand below' },
+    ticket: { keys: '.', shown: '.', does: 'the ticket of the share in hand', byCharacter: true },
+    help: { keys: '?', shown: '?', does: 'this list', byCharacter: true },
+  },
+  today: {
+    next: { keys: 'down', shown: '↓', does: 'the next thing to do', repeats: true },
+    before: { keys: 'up', shown: '↑', does: 'the one before', repeats: true },
+    right: { keys: 'right', shown: '→', does: 'the next one due at the same time', repeats: true },
+    left: { keys: 'left', shown: '←', does: 'the one before it', repeats: true },
+    open: { keys: 'enter', shown: 'Enter', does: 'do it: opens its screen' },
+    ticket: { keys: 'space', shown: 'Space', does: 'its ticket' },
+  },
+  ticket: {
+    correct: { keys: 'e', shown: 'E', does: 'correct what was booked, with a reason' },
+    print: { keys: 'p', shown: 'P', does: 'print it' },
+    act: { keys: 'enter', shown: 'Enter', does: 'what the stage needs next' },
+    before: { keys: 'bracketleft', shown: '[', does: 'the share of the animal before' },
+    after: { keys: 'bracketright', shown: ']', does: 'the next share of the animal' },
+  },
+  sheet: {
+    next: { keys: 'down', shown: '↓', does: 'the next zone', repeats: true },
+    before: { keys: 'up', shown: '↑', does: 'the zone before', repeats: true },
+    option: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'choose that form for the open zone' },
+    question: { keys: 'n', shown: 'N', does: 'the next open question' },
+  },
+  wrap: {
+    target: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 0', does: 'choose the target' },
+    right: { keys: 'right', shown: '→', does: 'the next target', repeats: true },
+    left: { keys: 'left', shown: '←', does: 'the target before', repeats: true },
+    down: { keys: 'down', shown: '↓', does: 'the target below', repeats: true },
+    up: { keys: 'up', shown: '↑', does: 'the target above', repeats: true },
+    sectionAfter: { keys: 'bracketright', shown: ']', does: 'block, grinder, smokehouse, barrels: the next' },
+    sectionBefore: { keys: 'bracketleft', shown: '[', does: 'the one before' },
+    take: { keys: 'enter', shown: 'Enter', does: 'take the steady weight and print' },
+    back: { keys: 'backspace', shown: 'Backspace', does: 'take the last one back' },
+    label: { keys: 'l', shown: 'L', does: 'the last label again' },
+    tare: { keys: 'z', shown: 'Z', does: 'tare the scale' },
+    more: { keys: 'equal,shift+equal,add', shown: '+', does: 'one piece more in this pack', repeats: true },
+    less: { keys: 'minus,subtract', shown: '−', does: 'one piece less', repeats: true },
+    nothingMore: { keys: 'n', shown: 'N', does: 'nothing more of this is to come, and why' },
+  },
+} as const satisfies Readonly<Record<Scope, Readonly<Record<string, Key>>>>;
+
+export type KeyName<S extends Scope> = keyof (typeof KEYS)[S] & string;
+
+export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
+  anywhere: 'Everywhere',
+  today: 'Today',
+  ticket: 'The ticket',
+  sheet: 'The sheet',
+  wrap: 'The wrap table',
+};

@@ -1,0 +1,44 @@
+'use client';
+
+import { Button } from 'antd';
+import { counted } from '@/core/quantity/counted';
+import { useSignal } from '../kit/useSignal';
+import { useWho } from '../kit/Who';
+import styles from './OutboxMark.module.css';
+import { outbox, useSending } from './useOutbox';
+
+/**
+ * What of this device has not reached the house: one's own on its way, what waits for somebody else to sign in, and
+ * what the house would not take. Nothing when all is saved.
+ */
+export function OutboxMark() {
+  useSending();
+  const { id } = useWho();
+  const waiting = useSignal(outbox.waiting);
+  const kept = useSignal(outbox.kept);
+  const aside = waiting.filter((each) => each.setAside !== '');
+  const others = [...new Set(waiting.filter((each) => each.actor.id !== id).map((each) => each.actor.name))];
+  if (aside.length === 0 && others.length === 0 && kept) return null;
+  return (
+    <div className={styles.mark} role="status">
+      {!kept && (
+        <p>
+          <b>This device has no room left to keep weighings.</b> They are sent while this page stays open;
+          tell the owner.
+        </p>
+      )}
+      {others.map((name) => (
+        <p key={name}>
+          <b>{counted(waiting.filter((each) => each.actor.name === name).length, 'weighing')}</b> of {name}{' '}
+          wait here and are sent when {name} signs in on this device.
+        </p>
+      ))}
+      {aside.map(({ input, setAside }) => (
+        <p key={input.clientId}>
+          <b>A weighing was not taken.</b> {setAside}{' '}
+          <Button onClick={() => outbox.dismiss(input.clientId)}>I have seen it</Button>
+        </p>
+      ))}
+    </div>
+  );
+}

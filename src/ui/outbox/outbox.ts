@@ -1,0 +1,143 @@
+import type { Result } from '@/core/quantity/result';
+import type { InputOf, OutputOf } from '@/server/useCases';
+import { isUnanswered } from '../kit/act';
+import { Signal } from '../kit/signal';
+import type { Who } from '../kit/Who';
+
+export type WeighInput = InputOf<'weigh'>;
+export type Taken = OutputOf<'weigh'>;
+
+/** A weighing on its way: it is the person's who took it, whoever is signed in when the network comes back. */
+export type Waiting = {
+  readonly input: WeighInput;
+  readonly actor: Pick<Who, 'id' | 'name'>;
+  /** How often the house failed at it. */
+  readonly failures: number;
+  /** Why it is not sent any more; empty while it is. Somebody has to look at it. */
+  readonly setAside: string;
+};
+
+/** Where the queue is kept; what cannot be kept there stays in memory. */
+export type Store = { read(): string | null; write(text: string): void };
+
+type Send = (input: WeighInput) => Promise<Result<Taken, string>>;
+type Listener = (input: WeighInput, answer: Result<Taken, string>) => boolean;
+
+/** A weighing that the house fails at so often does not hold up those behind it. */
+const MOST_FAILURES = 3;
+
+/**
+ * Weighings on their way to the house, one queue for the whole device: written down before they are sent and kept until
+ * the house has answered, so that neither a reload, a lost network nor another page loses one. Each carries its id, so
+ * none is taken twice.
+ */
+export class Outbox {
+  readonly waiting = new Signal<readonly Waiting[]>([]);
+  /** Whether the last try reached nobody. */
+  readonly away = new Signal(false);
+  /** Whether the device keeps it: a full store leaves it in memory only, and that is said. */
+  readonly kept = new Signal(true);
+  private readonly listeners = new Set<Listener>();
+  private busy = false;
+
+  constructor(
+    private readonly store: Store,
+    private readonly send: Send,
+  ) {}
+
+  /** Reads what the device kept, as another page may have changed it. */
+  load(): void {
+    try {
+      this.waiting.set(JSON.parse(this.store.read() ?? '[]') as Waiting[]);
+    } catch {
+      this.waiting.set([]);
+    }
+  }
+
+  /**
+   * Hears the answers of the house.
+   *
+   * @param listener - returns whether it has told somebody: a refusal that nobody was told is set aside
+   */
+  onAnswer(listener: Listener): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  add(input: WeighInput, { id, name }: Who): void {
+    this.reload();
+    this.keep([...this.waiting.get(), { input, actor: { id, name }, failures: 0, setAside: '' }]);
+  }
+
+  /** Somebody has seen why it was set aside; it is not sent any more. */
+  dismiss(clientId: string): void {
+    this.reload();
+    this.keep(this.waiting.get().filter((each) => each.input.clientId !== clientId));
+  }
+
+  /** Sends what waits of one person, in its order, until something is not answered. */
+  async flush(actorId: string): Promise<void> {
+    if (this.busy) return;
+    this.busy = true;
+    for (let next = this.nextOf(actorId); next; next = this.nextOf(actorId)) {
+      const answer = await this.send(next.input);
+      const lost = !answer.ok && (isUnanswered(answer.reason) || answer.reason === 'not-signed-in');
+      this.away.set(lost);
+      if (lost) break;
+      this.settle(next, answer);
+      if (!answer.ok && answer.reason === 'unexpected') break;
+    }
+    this.busy = false;
+  }
+
+  private nextOf(actorId: string): Waiting | undefined {
+    this.reload();
+    return this.waiting.get().find(({ actor, setAside }) => actor.id === actorId && setAside === '');
+  }
+
+  private settle(sent: Waiting, answer: Result<Taken, string>): void {
+    this.reload();
+    const others = this.waiting.get().filter((each) => each.input.clientId !== sent.input.clientId);
+    const changed = this.after(sent, answer);
+    const at = this.waiting.get().findIndex((each) => each.input.clientId === sent.input.clientId);
+    this.keep(changed ? [...others.slice(0, at), changed, ...others.slice(at)] : others);
+  }
+
+  /** What is left of a weighing after an answer; undefined when it is done with. */
+  private after(sent: Waiting, answer: Result<Taken, string>): Waiting | undefined {
+    if (!answer.ok && answer.reason === 'unexpected') {
+      const failures = sent.failures + 1;
+      return { ...sent, failures, setAside: failures < MOST_FAILURES ? '' : answer.message };
+    }
+    const told = [...this.listeners].map((listener) => listener(sent.input, answer)).includes(true);
+    return answer.ok || told ? undefined : { ...sent, setAside: answer.message };
+  }
+
+  /** Other pages of the device write too; while the device keeps nothing, only memory is believed. */
+  private reload(): void {
+    if (this.kept.get()) this.load();
+  }
+
+  private keep(waiting: readonly Waiting[]): void {
+    this.waiting.set(waiting);
+    try {
+      this.store.write(JSON.stringify(waiting));
+      this.kept.set(true);
+    } catch {
+      this.kept.set(false);
+    }
+  }
+}
+
+/** What lies on the scale is on its way already: pressing again would only be refused. */
+export function isOnItsWay(waiting: readonly Waiting[], input: WeighInput): boolean {
+  if (!('reading' in input)) return false;
+  const { scaleId, loadId } = input.reading;
+  return waiting.some(
+    ({ input: other, setAside }) =>
+      setAside === '' &&
+      'reading' in other &&
+      other.reading.scaleId === scaleId &&
+      other.reading.loadId === loadId,
+  );
+}

@@ -1,0 +1,52 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { usePathname, useRouter } from 'next/navigation';
+import { useState, type ReactNode } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { openDialogs } from '../kit/keys/scopes';
+import { useKey } from '../kit/keys/useKey';
+import { useHouseEvents } from '../kit/live/useLive';
+import { SignInAgain } from '../kit/SignInAgain';
+import { useSignal } from '../kit/useSignal';
+import { WhoIsHere, type Who } from '../kit/Who';
+import { OutboxMark } from '../outbox/OutboxMark';
+import { ShellContext, type Opened } from './shellContext';
+import { hooksFor, shareInHand } from './stages';
+
+const Palette = dynamic(() => import('./Palette').then((module) => module.Palette));
+const KeyHelp = dynamic(() => import('./KeyHelp').then((module) => module.KeyHelp));
+
+/** What every page of somebody signed in has: the keys that hold everywhere, what they open, and the house's events. */
+export function Shell({ who, children }: { who: Who; children: ReactNode }) {
+  const [opened, setOpened] = useState<Opened>(null);
+  const path = usePathname();
+  const router = useRouter();
+  const hooks = hooksFor(who.role);
+  const shareId = shareInHand(path);
+  useHouseEvents();
+  useKey('anywhere', 'find', () => setOpened('palette'));
+  useKey('anywhere', 'findToo', () => setOpened('palette'));
+  useKey('anywhere', 'help', () => setOpened('keys'));
+  useKey('anywhere', 'ticket', () => router.push(`/ticket/${shareId}`), shareId !== undefined);
+  useHotkeys(
+    hooks.map(({ key }) => `g>${key}`),
+    (_, { keys }) => {
+      const hook = hooks.find(({ key }) => key === keys?.at(-1));
+      if (hook) router.push(hook.path);
+    },
+    { enabled: useSignal(openDialogs) === 0 },
+  );
+  const close = () => setOpened(null);
+  return (
+    <WhoIsHere who={who}>
+      <ShellContext.Provider value={setOpened}>
+        <OutboxMark />
+        {children}
+        {opened === 'palette' && <Palette shareId={shareId} onClose={close} />}
+        {opened === 'keys' && <KeyHelp hooks={hooks} onClose={close} />}
+        <SignInAgain />
+      </ShellContext.Provider>
+    </WhoIsHere>
+  );
+}
