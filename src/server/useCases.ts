@@ -6,6 +6,7 @@ import { people } from './people';
 import { rail } from './rail';
 import { settle } from './settle';
 import { sheet } from './sheet';
+import { ticket } from './ticket';
 import { wrap } from './wrap';
 
 /** Everything that can be asked of the house, by name, area by area. The public surface of the server. */
@@ -17,6 +18,7 @@ export const USE_CASES = {
   ...wrap,
   ...settle,
   ...rail,
+  ...ticket,
   ...people,
 } as const;
 

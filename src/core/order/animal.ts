@@ -51,4 +51,6 @@ export type Share = {
   /** Is called about it. */
   readonly contact: Person;
   readonly deposit: Cents;
+  /** Called off: its part is not sold. */
+  readonly cancelled: boolean;
 };

@@ -6,7 +6,7 @@ import type { Reconciliation } from '../reconcile/reconcile';
 import type { Wrap } from '../sheet/types';
 import type { Day, Instant } from '../time/shopTime';
 import type { ShareId } from './animal';
-import type { Stage } from './stage';
+import type { Place } from './stage';
 
 /** The closed balance of a share, with the final bill as it was then. */
 export type Closing = {
@@ -58,7 +58,7 @@ export type Settlement = {
   readonly unit: WeighingUnit;
   readonly sign: string;
   readonly priceList: string;
-  readonly stage: Stage | 'gone';
+  readonly stage: Place;
   readonly inspection: InspectionClass;
   readonly people: { readonly owner: string; readonly payer: string; readonly contact: string };
   readonly hot: Weight;

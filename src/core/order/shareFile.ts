@@ -4,6 +4,7 @@ import type { Situation } from '../sheet/situation';
 import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
 import type { Animal, Share, Side } from './animal';
+import type { Cancellation } from './changes';
 import type { Plan } from './plan';
 import type { Closing, Payment, PickUp } from './settlement';
 import type { BlockStart, LineNote, SheetVersion, SideWeight, Weighing } from './work';
@@ -25,7 +26,7 @@ export type ShareFile = {
   readonly priceList: PriceList;
   readonly animal: Animal;
   readonly share: Share;
-  /** All shares of the animal, in order; this one among them. */
+  /** All shares of the animal that are not called off, in order; this one among them, whatever became of it. */
   readonly siblings: readonly Share[];
   readonly sides: readonly HungSide[];
   readonly situation: Situation;
@@ -39,6 +40,7 @@ export type ShareFile = {
   readonly closing: Closing | undefined;
   readonly payments: readonly Payment[];
   readonly pickUp: PickUp | undefined;
+  readonly cancellation: Cancellation | undefined;
   /** What the accounts of the share, its cures and its packages hold. */
   readonly held: readonly Posting[];
 };

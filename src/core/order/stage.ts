@@ -2,6 +2,9 @@
 export const STAGES = ['book', 'hang', 'sheet', 'wrap', 'reconcile', 'settle'] as const;
 export type Stage = (typeof STAGES)[number];
 
+/** Where a share can be: at a stage, or done with. */
+export type Place = Stage | 'gone' | 'cancelled';
+
 /** What has happened to a share so far. */
 export type ShareFacts = {
   readonly hotWeighed: boolean;

@@ -1,20 +1,20 @@
 import { ZERO_CENTS, type Cents } from '../quantity/money';
 import { ZERO_WEIGHT, type Weight } from '../quantity/weight';
 import type { Verdict } from '../reconcile/reconcile';
-import type { Day, Instant } from '../time/shopTime';
+import { daysAfter, instant, type Day, type Instant } from '../time/shopTime';
 import type { AnimalId, ShareId } from './animal';
 import { shareName } from './naming';
 import { dueOf, reconciliationOf } from './settling';
 import type { ShareFile } from './shareFile';
-import { stageOf, type Stage } from './stage';
-import { coldWeight, isPacked, openQuestions, planOf } from './standing';
+import { stageOf, type Place } from './stage';
+import { chilledAt, coldWeight, isPacked, openQuestions, planOf } from './standing';
 
 /** Where a share stands, and the facts that lists show of it. A projection of its file: never the truth itself. */
 export type StageRow = {
   readonly shareId: ShareId;
   readonly number: number;
   readonly animalId: AnimalId;
-  readonly stage: Stage | 'gone';
+  readonly stage: Place;
   /** When it came to this stage. */
   readonly since: Instant;
   readonly name: string;
@@ -38,6 +38,15 @@ export type StageRow = {
   readonly inCure: boolean;
   readonly due: Cents;
   readonly takenBy: string;
+  /** Until when the heat may be in the bone; empty before it is weighed in. */
+  readonly chillsUntil: Instant | '';
+  /** The day by which it has hung as long as its species should, and as it may. */
+  readonly targetDay: Day;
+  readonly longestDay: Day;
+  /** Since when something of it lies in cure; empty when nothing does. */
+  readonly cureSince: Instant | '';
+  /** Of whoever is called about it; for the office only. */
+  readonly phone: string;
   /** Why the share cannot be worked out; empty when it can. */
   readonly broken: string;
 };
@@ -63,10 +72,36 @@ export function stageRowOf(file: ShareFile): StageRow {
     inCure: (balance?.inCure ?? 0) > 0,
     due: dueOf(file),
     takenBy: pickUp?.takenBy ?? '',
+    ...dueOfHanging(file),
+    cureSince: cureSinceOf(file),
+    phone: share.contact.phone ?? '',
     broken: '',
     shareId: share.id,
     animalId: animal.id,
   };
+}
+
+/** When it is chilled, and by when it should be cut. */
+function dueOfHanging(file: ShareFile): Pick<StageRow, 'chillsUntil' | 'targetDay' | 'longestDay'> {
+  const { animal, sides, situation } = file;
+  const { targetDays, longestDays } = situation.species.hang;
+  const isHung = sides.every((side) => side.hot);
+  return {
+    chillsUntil: isHung ? instant(chilledAt(file)) : '',
+    targetDay: daysAfter(animal.killDate, targetDays),
+    longestDay: daysAfter(animal.killDate, longestDays),
+  };
+}
+
+/** Since when the first line lies in cure that has not all come out. */
+function cureSinceOf(file: ShareFile): StageRow['cureSince'] {
+  const { lines } = planOf(file).expected;
+  const inCure = lines.filter((line) => {
+    const mine = file.weighings.filter((each) => each.lineKey === line.key);
+    return mine.some((each) => each.kind === 'green') && !mine.some((each) => each.kind === 'package');
+  });
+  const keys = new Set(inCure.map((line) => line.key));
+  return file.weighings.find((each) => each.kind === 'green' && keys.has(each.lineKey))?.at ?? '';
 }
 
 type Identity = Pick<
@@ -109,6 +144,11 @@ export function brokenRow(file: Identified, why: string): StageRow {
     inCure: false,
     due: ZERO_CENTS,
     takenBy: '',
+    chillsUntil: '',
+    targetDay: file.animal.killDate,
+    longestDay: file.animal.killDate,
+    cureSince: '',
+    phone: file.share.contact.phone ?? '',
     broken: why,
   };
 }
@@ -158,8 +198,9 @@ function stageSince(file: ShareFile): { stage: StageRow['stage']; since: Instant
     reconcile: [start, weighings.at(-1), notes.at(-1)],
     settle: [closing],
     gone: [pickUp],
+    cancelled: [file.cancellation],
   };
-  const reached = stage ?? 'gone';
+  const reached = file.cancellation ? 'cancelled' : (stage ?? 'gone');
   const at = events[reached].flatMap((event) => (event ? [event.at] : []));
   return { stage: reached, since: at.sort().at(-1) ?? animal.bookedAt };
 }

@@ -116,13 +116,18 @@ export function daysHung(file: ShareFile, now: Date): number {
 
 /** Whether the heat may still be in the bone: counted from the first ticket, or the kill day when that is earlier. */
 export function isChilling(file: ShareFile, now: Date): boolean {
-  return file.sides.some((side) => isSideChilling(file, side, now));
+  return now.getTime() < chilledAt(file).getTime();
 }
 
-function isSideChilling({ animal, shop, rules }: ShareFile, { firstHot }: HungSide, now: Date): boolean {
+/** When the heat is out of the bone of every side. */
+export function chilledAt(file: ShareFile): Date {
+  const ends = file.sides.map((side) => sideHung(file, side) + file.rules.chillHours * HOUR_MS);
+  return new Date(Math.max(...ends));
+}
+
+function sideHung({ animal, shop }: ShareFile, { firstHot }: HungSide): number {
   const killed = endOfDay(shop.zone, animal.killDate).getTime();
-  const hung = firstHot ? Math.min(Date.parse(firstHot.at), killed) : killed;
-  return now.getTime() - hung < rules.chillHours * HOUR_MS;
+  return firstHot ? Math.min(Date.parse(firstHot.at), killed) : killed;
 }
 
 /** Whether nothing of the plan is still waited for: packed, in cure, or explained. */

@@ -57,6 +57,24 @@ export function daysBetween(from: string, to: string): number {
 }
 
 /**
+ * A day some days later, or earlier.
+ *
+ * @example daysAfter('2026-11-30', 2) // => '2026-12-02'
+ */
+export function daysAfter(day: string, days: number): Day {
+  return dayjs.utc(day).add(days, 'day').format('YYYY-MM-DD') as Day;
+}
+
+/**
+ * The instant at which the shop's clock shows a time on a day.
+ *
+ * @param time - `HH:mm`
+ */
+export function timeOn(zone: string, day: string, time: string): Date {
+  return dayjs.tz(`${day}T${time}:00`, zone).toDate();
+}
+
+/**
  * The same day some months later, or the last day of a shorter month.
  *
  * @example monthsAfter('2026-11-30', 3) // => '2027-02-28'
@@ -72,4 +90,21 @@ export function monthsAfter(day: string, months: number): Day {
  */
 export function isDay(text: string): boolean {
   return /^\d{4}-\d{2}-\d{2}$/.test(text) && dayjs.utc(text).format('YYYY-MM-DD') === text;
+}
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/**
+ * A day as people say it.
+ *
+ * @example dayWords('2026-11-02') // => '2 Nov'
+ */
+export function dayWords(day: string): string {
+  return `${Number(day.slice(8, 10))} ${MONTHS[Number(day.slice(5, 7)) - 1]}`;
+}
+
+/** Day and time as people say them, by the shop's calendar: `2 Nov 8:05`. */
+export function momentWords(zone: string, at: string): string {
+  const wall = timeIn(zone, new Date(at));
+  return `${dayWords(wall)} ${Number(wall.slice(11, 13))}:${wall.slice(14, 16)}`;
 }

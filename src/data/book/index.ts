@@ -1,4 +1,13 @@
 export {
+  cancellationsOf,
+  correctAnimal,
+  correctionsOf,
+  correctPerson,
+  correctShare,
+  writeCancellation,
+  writeCorrection,
+} from './changes';
+export {
   allShareIds,
   animalIdsOf,
   bookedWith,

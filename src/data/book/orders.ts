@@ -8,7 +8,8 @@ type AnimalRow = Omit<Animal, 'addOns' | 'carcass' | 'farm' | 'sample'> & {
   readonly farmId: PersonId;
   readonly sample: number;
 };
-type ShareRow = Omit<Share, 'owner' | 'payer' | 'contact'> & {
+type ShareRow = Omit<Share, 'owner' | 'payer' | 'contact' | 'cancelled'> & {
+  readonly cancelled: number;
   readonly ownerId: PersonId;
   readonly payerId: PersonId;
   readonly contactId: PersonId;
@@ -45,8 +46,9 @@ export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): 
         },
       ]),
     ),
-    shares: shares.map(({ ownerId, payerId, contactId, ...share }) => ({
+    shares: shares.map(({ ownerId, payerId, contactId, cancelled, ...share }) => ({
       ...share,
+      cancelled: cancelled === 1,
       owner: people.get(ownerId)!,
       payer: people.get(payerId)!,
       contact: people.get(contactId)!,

@@ -7,6 +7,7 @@ import * as settlement from './005-settlement';
 import * as calls from './006-calls';
 import * as carcass from './007-carcass';
 import * as ground from './008-ground';
+import * as ticket from './009-ticket';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -20,6 +21,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['006-calls', calls],
   ['007-carcass', carcass],
   ['008-ground', ground],
+  ['009-ticket', ticket],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -9,7 +9,7 @@ import type { HouseRules } from '@/core/shop/houseRules';
 import type { Shop } from '@/core/shop/shop';
 import { daysBetween, dayIn } from '@/core/time/shopTime';
 import { startsOf } from '../block';
-import { animalIdsOf, bookedWith } from '../book';
+import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
 import { ticketsOfSides } from '../hang';
 import { balancesOf } from '../ledger';
@@ -51,6 +51,7 @@ export async function readShareFiles(
   const closings = await closingsOf(db, shareIds);
   const payments = group(await paymentsOf(db, shareIds), (payment) => payment.shareId);
   const pickUps = await pickUpsOf(db, shareIds);
+  const cancellations = await cancellationsOf(db, shareIds);
   const held = await heldByShare(db, shareIds, weighings);
   const siblings = group(booked.shares, (share) => share.animalId);
   const sidesOfAnimal = group(booked.sides, (side) => side.animalId);
@@ -71,7 +72,7 @@ export async function readShareFiles(
         priceList: lists.get(animal.priceListId)!,
         animal,
         share,
-        siblings: siblings.get(animal.id)!,
+        siblings: siblings.get(animal.id)!.filter((each) => !each.cancelled || each.id === share.id),
         sides,
         situation: situationOf(catalogue, { shop, rules, animal, sides }),
         sheet: sheets.get(share.id),
@@ -82,6 +83,7 @@ export async function readShareFiles(
         closing: closings.get(share.id),
         payments: payments.get(share.id) ?? [],
         pickUp: pickUps.get(share.id),
+        cancellation: cancellations.get(share.id),
         held: held.get(share.id) ?? [],
       };
     });
@@ -116,7 +118,7 @@ export async function sidesWithoutShare(
   const unsold = sides.filter(
     (side) =>
       !(sharesOf.get(side.animalId) ?? []).some(
-        (share) => share.part === 'whole' || share.part === side.position,
+        (share) => !share.cancelled && (share.part === 'whole' || share.part === side.position),
       ),
   );
   const tickets = group(

@@ -3,6 +3,9 @@ import type { Stage } from '@/core/order/stage';
 import type { StageRow } from '@/core/order/stageRow';
 import type { Database } from '../database';
 
+/** What no longer waits for anything. */
+const ENDED = ['gone', 'cancelled'] as const;
+
 const YES_OR_NO = ['hasSheet', 'hasNote', 'onBlock', 'inCure'] as const;
 
 type Stored = Omit<StageRow, (typeof YES_OR_NO)[number]> & Record<(typeof YES_OR_NO)[number], number>;
@@ -72,7 +75,7 @@ export async function liveShares(db: Database, stages: readonly Stage[]): Promis
 
 /** Whether an animal with this tag is still in the shop. */
 export async function isTagInShop(db: Database, tag: string): Promise<boolean> {
-  return (await db('shareStages').where({ tag }).whereNot({ stage: 'gone' }).first('number')) !== undefined;
+  return (await db('shareStages').where({ tag }).whereNotIn('stage', ENDED).first('number')) !== undefined;
 }
 
 /** Of a word that half the shop carries, the newest are looked at. */
@@ -95,7 +98,7 @@ export async function findShares(db: Database, said: string, limit: number): Pro
     .select('rowid');
   const rows = await db('shareStages')
     .whereIn('number', found)
-    .orderByRaw("stage = 'gone', number DESC")
+    .orderByRaw("stage IN ('gone', 'cancelled'), number DESC")
     .limit(limit);
   return rows.map(fromStored);
 }

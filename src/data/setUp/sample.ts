@@ -20,6 +20,8 @@ const TABLES_OF_A_SHARE = [
   'closings',
   'payments',
   'pickUps',
+  'corrections',
+  'cancellations',
   'shareStages',
 ] as const;
 

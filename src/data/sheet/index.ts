@@ -1,2 +1,2 @@
 export { callsOfShare, writeCall } from './calls';
-export { keepDraft, sheetsInForce, writeDraft, writeSheetVersion } from './sheets';
+export { keepDraft, sheetsInForce, versionsOfShare, writeDraft, writeSheetVersion } from './sheets';

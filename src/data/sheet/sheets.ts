@@ -51,3 +51,17 @@ export async function writeDraft(db: Database, draft: SheetVersion): Promise<voi
   const row = { shareId, version, at, actorId, sheet: JSON.stringify(draft.sheet) };
   await db('sheetDrafts').insert(row).onConflict('shareId').merge();
 }
+
+/** The versions of a share's sheet that stand, without what is in them, the earliest first. */
+export async function versionsOfShare(
+  db: Database,
+  shareId: ShareId,
+): Promise<Omit<SheetVersion, 'sheet' | 'shareId'>[]> {
+  const rows: Pick<VersionRow, 'version' | 'approved' | 'overrideReason' | 'at' | 'actorId'>[] = await db(
+    'sheets',
+  )
+    .where({ shareId })
+    .orderBy('version')
+    .select('version', 'approved', 'overrideReason', 'at', 'actorId');
+  return rows.map((row) => ({ ...row, approved: row.approved === 1 }));
+}

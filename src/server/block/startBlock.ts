@@ -43,7 +43,8 @@ export const startBlock = defineUseCase<Input, { shareId: ShareId }>({
   },
 });
 
-function notReady({ sheet, sides }: ShareFile): Refusal | undefined {
+function notReady({ sheet, sides, cancellation }: ShareFile): Refusal | undefined {
+  if (cancellation) return refuse('cancelled', 'This order was called off. Nothing is cut for it.');
   if (!sheet?.approved) {
     return refuse('not-approved', 'The sheet is not approved yet. Finish it first; nothing was cut.');
   }

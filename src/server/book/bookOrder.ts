@@ -123,6 +123,7 @@ async function writeShareOf(
     payer: share.payer ? await personOf(house, share.payer) : owner,
     contact: share.contact ? await personOf(house, share.contact) : owner,
     deposit: cents(Math.round((share.deposit ?? 0) * 100)),
+    cancelled: false,
   };
   await writeShare(house.db, written);
   house.touch(written.id);

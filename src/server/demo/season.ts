@@ -173,6 +173,7 @@ class Season {
         closing: undefined,
         payments: [],
         pickUp: undefined,
+        cancellation: undefined,
         held: [],
       };
     });
@@ -190,6 +191,7 @@ class Season {
       payer: owner,
       contact: owner,
       deposit: cents(5_000),
+      cancelled: false,
     };
   }
 

@@ -41,7 +41,9 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
     const side = await sideById(house.db, input.sideId);
     if (!side) return refuse('not-found', 'There is no such side on the rail.');
     const booked = await bookedWith(house.db, [side.animalId]);
-    const holder = booked.shares.find((each) => each.part === 'whole' || each.part === side.position);
+    const holder = booked.shares.find(
+      (each) => !each.cancelled && (each.part === 'whole' || each.part === side.position),
+    );
     if (holder && (await startsOf(house.db, [holder.id])).size > 0) {
       return refuse('on-the-block', 'This side has gone to the block; its rail weight stands.');
     }

@@ -19,7 +19,7 @@ export type Ticket = {
   readonly tag: string;
   readonly species: string;
   readonly farm: string;
-  /** Null when it has been picked up. */
+  /** Null when it has been picked up, or called off. */
   readonly stage: Stage | null;
   /** The one figure or fact that matters at its stage. */
   readonly fact: string;
@@ -47,7 +47,7 @@ export function ticketOf(row: StageRow, eyes: Eyes): Ticket {
     tag,
     species,
     farm,
-    stage: stage === 'gone' ? null : stage,
+    stage: stage === 'gone' || stage === 'cancelled' ? null : stage,
     ...(broken ? { fact: '', flag: 'cannot be worked out' } : factOf(row, eyes)),
     broken,
   };
@@ -58,7 +58,9 @@ type Fact = { readonly fact: string; readonly flag: string };
 function factOf(row: StageRow, eyes: Eyes): Fact {
   switch (row.stage) {
     case 'gone':
-      return { fact: `picked up by ${row.takenBy}`, flag: '' };
+      return { fact: `picked up by ${row.takenBy}, ${dayIn(eyes.shop.zone, new Date(row.since))}`, flag: '' };
+    case 'cancelled':
+      return { fact: `called off ${dayIn(eyes.shop.zone, new Date(row.since))}`, flag: '' };
     case 'book':
       return { fact: `kill day ${row.killDate}`, flag: row.hasSheet ? '' : 'no sheet yet' };
     case 'hang':
