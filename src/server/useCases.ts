@@ -7,6 +7,7 @@ import { rail } from './rail';
 import { settle } from './settle';
 import { sheet } from './sheet';
 import { ticket } from './ticket';
+import { today } from './today';
 import { wrap } from './wrap';
 
 /** Everything that can be asked of the house, by name, area by area. The public surface of the server. */
@@ -19,6 +20,7 @@ export const USE_CASES = {
   ...settle,
   ...rail,
   ...ticket,
+  ...today,
   ...people,
 } as const;
 

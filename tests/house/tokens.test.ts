@@ -18,14 +18,12 @@ describe('the look stands in one file', () => {
     expect(written).toEqual([]);
   });
 
-  it('every variable that a style sheet takes is one of them, or its own', () => {
-    const known = new Set([...tokenStyles().matchAll(/--[a-z-]+/g)].map(([name]) => name));
-    const missing = files.flatMap((file) => {
-      const text = readFileSync(file, 'utf8');
-      const own = new Set([...text.matchAll(/(--[a-z-]+)['"]?\]?:/g)].map(([, name]) => name));
-      const taken = [...text.matchAll(/var\((--[a-z-]+)/g)].map(([, name]) => name!);
-      return taken.filter((name) => !known.has(name) && !own.has(name)).map((name) => `${file} ${name}`);
-    });
+  it('every variable that a style sheet takes is one of them, or set beside it', () => {
+    const texts = files.map((file) => readFileSync(file, 'utf8'));
+    const set = [...texts, tokenStyles()].flatMap((text) => [...text.matchAll(/(--[a-z-]+)['"]?\]?:/g)]);
+    const known = new Set(set.map(([, name]) => name));
+    const taken = texts.flatMap((text) => [...text.matchAll(/var\((--[a-z-]+)/g)].map(([, name]) => name!));
+    const missing = taken.filter((name) => !known.has(name));
     expect(missing).toEqual([]);
   });
 

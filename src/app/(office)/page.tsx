@@ -1,16 +1,7 @@
 import { redirect } from 'next/navigation';
 import { currentActor } from '@/app/door';
 
-const FIRST_PAGE = {
-  owner: '/book',
-  counter: '/book',
-  cutter: '/wrap',
-  wrapper: '/wrap',
-  smoker: '/wrap',
-} as const;
-
-/** Everybody starts where their work is. */
+/** Everybody starts with the day. */
 export default async function Home() {
-  const actor = await currentActor();
-  redirect(actor ? FIRST_PAGE[actor.role] : '/sign-in');
+  redirect((await currentActor()) ? '/today' : '/sign-in');
 }

@@ -30,6 +30,8 @@ export type StageRow = {
   /** Words that stop the cutter once. */
   readonly hasNote: boolean;
   readonly onBlock: boolean;
+  /** Every side has its cold weight. */
+  readonly coldWeighed: boolean;
   readonly coldWeight: Weight;
   readonly packsMade: number;
   readonly packsAsked: number;
@@ -64,6 +66,7 @@ export function stageRowOf(file: ShareFile): StageRow {
     openQuestions: start ? 0 : openQuestions(file).filter((finding) => finding.blocks).length,
     hasNote: planOf(file).instructions !== '',
     onBlock: start !== undefined && closing === undefined,
+    coldWeighed: file.sides.every((side) => side.cold),
     coldWeight: coldWeight(file),
     packsMade: weighings.filter((each) => each.kind === 'package').length,
     packsAsked: planOf(file).expected.lines.reduce((sum, line) => sum + line.packs, 0),
@@ -136,6 +139,7 @@ export function brokenRow(file: Identified, why: string): StageRow {
     openQuestions: 0,
     hasNote: false,
     onBlock: false,
+    coldWeighed: false,
     coldWeight: ZERO_WEIGHT,
     packsMade: 0,
     packsAsked: 0,

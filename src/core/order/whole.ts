@@ -1,3 +1,4 @@
+import type { Forecast } from '../forecast/types';
 import { sumWeights, type Weight } from '../quantity/weight';
 import { DESTINATIONS, type Destination } from '../species/types';
 import { reconciliationOf } from './settling';
@@ -30,7 +31,7 @@ export const DESTINATION_LABELS: Readonly<Record<Destination, string>> = {
  * to the cold weight to the thousandth; what is weighed to nothing yet is a part of its own.
  */
 export function wholeOf(file: ShareFile): PartOfWhole[] {
-  const parts = file.start ? weighedParts(file) : expectedParts(file);
+  const parts = file.start ? weighedParts(file) : expectedParts(planOf(file).expected);
   return parts.filter((part) => part.weight !== 0);
 }
 
@@ -48,8 +49,8 @@ function lost(key: string, weight: Weight, open = false): PartOfWhole {
   return { key, label: key, weight, destination: 'lost', open };
 }
 
-function expectedParts(file: ShareFile): PartOfWhole[] {
-  const { lines, losses } = planOf(file).expected;
+/** Where a forecast says that the weight goes. */
+export function expectedParts({ lines, losses }: Pick<Forecast, 'lines' | 'losses'>): PartOfWhole[] {
   const { bone, fat, skin, inedible, cure, kerf, grinder, cuttingShrink } = losses;
   return [
     ...boxed((destination) =>

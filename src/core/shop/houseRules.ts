@@ -11,6 +11,8 @@ export type HouseRules = {
   readonly chillHours: number;
   /** What the bench scale carries, in pounds: more was never on it. */
   readonly benchLb: number;
+  /** The shop's day on its own clock, `HH:mm`: cutting begins, calls are made by, doors close. */
+  readonly hours: { readonly block: string; readonly calls: string; readonly close: string };
 };
 
 /** Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero; a day of chilling; a 30 lb bench. */
@@ -20,7 +22,12 @@ export const USUAL_RULES: HouseRules = {
   unaccounted: { askBp: 300, investigateBp: 500 },
   chillHours: 24,
   benchLb: 30,
+  hours: { block: '08:30', calls: '12:00', close: '17:00' },
 };
+
+const hour = Joi.string()
+  .pattern(/^([01]\d|2[0-3]):[0-5]\d$/, { name: 'a time such as 08:30' })
+  .required();
 
 export const houseRulesSchema = Joi.object<HouseRules>({
   version: Joi.number().integer().min(1).required(),
@@ -31,4 +38,5 @@ export const houseRulesSchema = Joi.object<HouseRules>({
   }).required(),
   chillHours: Joi.number().min(0).max(72).required(),
   benchLb: Joi.number().greater(0).max(2000).required(),
+  hours: Joi.object({ block: hour, calls: hour, close: hour }).required(),
 });

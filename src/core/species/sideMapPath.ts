@@ -32,3 +32,14 @@ export function zonePath(map: SideMap, zone: string): string {
   const [x, y] = edges[0]![0]!;
   return `M${x} ${y}${edges.map(edgeSegments).join('')}Z`;
 }
+
+/** Room around the outline for the stroke of an active zone. */
+const FRAME_MARGIN = 6;
+
+/** The smallest frame around all edges, so that the side is drawn as large as its place allows. */
+export function frameOf(map: SideMap): [left: number, top: number, width: number, height: number] {
+  const points = Object.values(map.edges).flat();
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs) - FRAME_MARGIN, Math.min(...ys) - FRAME_MARGIN];
+  return [left, top, Math.max(...xs) + FRAME_MARGIN - left, Math.max(...ys) + FRAME_MARGIN - top];
+}

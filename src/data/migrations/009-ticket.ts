@@ -42,4 +42,5 @@ async function dueDates(db: Knex): Promise<void> {
   for (const column of ['chillsUntil', 'targetDay', 'longestDay', 'cureSince', 'phone']) {
     await db.raw(`ALTER TABLE shareStages ADD COLUMN ${column} TEXT NOT NULL DEFAULT ''`);
   }
+  await db.raw('ALTER TABLE shareStages ADD COLUMN coldWeighed INTEGER NOT NULL DEFAULT 0');
 }

@@ -6,7 +6,7 @@ import type { Database } from '../database';
 /** What no longer waits for anything. */
 const ENDED = ['gone', 'cancelled'] as const;
 
-const YES_OR_NO = ['hasSheet', 'hasNote', 'onBlock', 'inCure'] as const;
+const YES_OR_NO = ['hasSheet', 'hasNote', 'onBlock', 'coldWeighed', 'inCure'] as const;
 
 type Stored = Omit<StageRow, (typeof YES_OR_NO)[number]> & Record<(typeof YES_OR_NO)[number], number>;
 
@@ -100,6 +100,24 @@ export async function findShares(db: Database, said: string, limit: number): Pro
     .whereIn('number', found)
     .orderByRaw("stage IN ('gone', 'cancelled'), number DESC")
     .limit(limit);
+  return rows.map(fromStored);
+}
+
+/** Where every share stands that still waits for something; the longest waiting first. */
+export async function liveRows(db: Database): Promise<StageRow[]> {
+  const rows = await db('shareStages')
+    .whereRaw("stage <> 'gone'")
+    .whereNot({ stage: 'cancelled' })
+    .orderBy([{ column: 'since' }, { column: 'number' }]);
+  return rows.map(fromStored);
+}
+
+/** What has gone home since an instant, the latest first. */
+export async function goneSince(db: Database, since: string): Promise<StageRow[]> {
+  const rows = await db('shareStages')
+    .where({ stage: 'gone' })
+    .where('since', '>=', since)
+    .orderBy('since', 'desc');
   return rows.map(fromStored);
 }
 

@@ -1,5 +1,5 @@
 import type { PriceList } from '@/core/charges/priceList';
-import type { HouseRules } from '@/core/shop/houseRules';
+import { USUAL_RULES, type HouseRules } from '@/core/shop/houseRules';
 import type { Shop } from '@/core/shop/shop';
 import type { Database } from '../database';
 
@@ -27,7 +27,8 @@ export async function writeShop(db: Database, shop: Shop): Promise<void> {
 export async function readHouseRules(db: Database): Promise<HouseRules> {
   const row = await db('houseRules').orderBy('version', 'desc').first();
   if (!row) throw new Error('No house rules are set up in this database.');
-  return { ...JSON.parse(row.rules), version: row.version };
+  // What an older version of the app did not know is as usual.
+  return { ...USUAL_RULES, ...JSON.parse(row.rules), version: row.version };
 }
 
 export async function writeHouseRules(

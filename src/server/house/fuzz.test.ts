@@ -95,6 +95,7 @@ describe('whatever is asked', () => {
       labelView: { weighingId: pack.id, copy: 1 },
       scaleView: {},
       eventsView: {},
+      todayView: {},
       ticketView: { shareId },
       correctFacts: { clientId: randomUUID(), ...id, facts: { sex: 'gilt' }, reason: 'the farm called' },
       cancelOrder: { clientId: randomUUID(), ...id, reason: 'moved away', deposit: 'kept' },

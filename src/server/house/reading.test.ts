@@ -35,6 +35,8 @@ const probes = (): Probe => ({
   stageView: () => ({ stage: 'gone', page: 0 }),
   findView: () => ({ words: 'ott' }),
   hangView: () => ({}),
+  todayView: () => ({}),
+  ticketView: () => ({ shareId: packing }),
   bookingView: () => ({}),
   sheetView: () => ({ shareId: waiting }),
   wrapView: () => ({ shareId: packing }),

@@ -1,9 +1,10 @@
 'use client';
 
 import type { KeyboardEvent } from 'react';
-import { zonePath } from '@/core/species/sideMapPath';
+import { frameOf, zonePath } from '@/core/species/sideMapPath';
 import type { Destination, SideMap as MapData } from '@/core/species/types';
 import { DESTINATION_WORDS } from './DestinationMark';
+import { SidePatterns } from './SidePatterns';
 import styles from './SideMap.module.css';
 
 type Props = {
@@ -28,7 +29,7 @@ export function SideMap({ map, destinationOf, describe, active, onChoose, onPoin
       role="group"
       aria-label="Hanging side, hind leg up"
     >
-      <Patterns />
+      <SidePatterns />
       {shown.map((zone) => {
         const destination = destinationOf(zone);
         return (
@@ -62,17 +63,6 @@ export function SideMap({ map, destinationOf, describe, active, onChoose, onPoin
   );
 }
 
-/** Room around the outline for the stroke of an active zone. */
-const FRAME_MARGIN = 6;
-
-/** The smallest frame around all edges, so that the side is drawn as large as its place allows. */
-function frameOf(map: MapData): [left: number, top: number, width: number, height: number] {
-  const points = Object.values(map.edges).flat();
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  const [left, top] = [Math.min(...xs) - FRAME_MARGIN, Math.min(...ys) - FRAME_MARGIN];
-  return [left, top, Math.max(...xs) + FRAME_MARGIN - left, Math.max(...ys) + FRAME_MARGIN - top];
-}
-
 /** Ink on these grounds is dark; on the others it is paper. */
 function isPale(destination: Destination | undefined): boolean {
   return destination === undefined || ['bones', 'cured', 'lost', 'grind'].includes(destination);
@@ -92,37 +82,5 @@ function Label({ zone, at: [x, y], dark }: { zone: string; at: readonly [number,
         </tspan>
       ))}
     </text>
-  );
-}
-
-/** Each destination's ground with its second mark, for areas of the drawing. */
-function Patterns() {
-  const pattern = (id: Destination, size: number, colour: string, mark?: React.ReactNode, turn = 0) => (
-    <pattern
-      id={`side-${id}`}
-      width={size}
-      height={size}
-      patternUnits="userSpaceOnUse"
-      patternTransform={turn ? `rotate(${turn})` : undefined}
-    >
-      <rect width={size} height={size} fill={colour} />
-      {mark}
-    </pattern>
-  );
-  return (
-    <defs>
-      {pattern('steaks', 8, 'var(--steaks)')}
-      {pattern('roasts', 8, 'var(--roasts)')}
-      {pattern('offal', 8, 'var(--offal)')}
-      {pattern('grind', 7, 'var(--grind)', <rect width="2" height="7" fill="var(--grind-line)" />, 45)}
-      {pattern(
-        'cured',
-        9,
-        'var(--cured)',
-        <path d="M0 0L9 9M9 0L0 9" stroke="var(--ink)" strokeOpacity="0.25" strokeWidth="1" />,
-      )}
-      {pattern('bones', 7, 'var(--bones)', <circle cx="3" cy="3" r="1.2" fill="var(--paper)" />)}
-      {pattern('lost', 8, 'var(--lost)', <rect width="3" height="8" fill="var(--lost-line)" />, 45)}
-    </defs>
   );
 }

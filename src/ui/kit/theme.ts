@@ -1,5 +1,5 @@
 import type { ThemeConfig } from 'antd';
-import { DESK, DESTINATION_COLOURS, MARKS, TYPE } from './tokens';
+import { DESK, DESTINATION_COLOURS, FLOOR, MARKS, TYPE } from './tokens';
 
 /** Ant Design in the shop's look: paper and ink, one accent, dense, and nothing that moves. */
 export const deskTheme: ThemeConfig = {
@@ -36,6 +36,25 @@ export const deskTheme: ThemeConfig = {
     Popover: { zIndexPopup: 1100 },
     Form: { itemMarginBottom: 12, verticalLabelPadding: '0 0 2px' },
     Table: { cellPaddingBlock: 6, cellPaddingInline: 8, headerBg: DESK.paper, headerColor: DESK.quiet },
+  },
+};
+
+/** The same on the floor: dark ground, larger, for hands that are wet. */
+export const floorTheme: ThemeConfig = {
+  token: {
+    colorPrimary: FLOOR.act,
+    colorLink: FLOOR['act-edge'],
+    colorText: FLOOR.ink,
+    colorTextSecondary: FLOOR.quiet,
+    colorBgBase: FLOOR.ground,
+    colorBgContainer: FLOOR.raised,
+    colorBgElevated: FLOOR.raised,
+    colorBorder: FLOOR.edge,
+    colorBorderSecondary: FLOOR.line,
+    colorError: FLOOR.alarm,
+    colorWarning: FLOOR.caution,
+    fontSize: 18,
+    controlHeight: 64,
   },
 };
 

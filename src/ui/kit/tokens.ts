@@ -45,7 +45,20 @@ export const DESTINATION_COLOURS = {
 export const MARKS = { 'grind-line': '#b75f4a', 'lost-line': '#cdc5b4', 'meat-edge': '#3a211a' } as const;
 
 /** The floor: dark, high in contrast, read from two metres. */
-const FLOOR = {
+export const FLOOR = {
+  // What the desk calls so is this on the floor: its pages can stand on either ground.
+  paper: '#15171a',
+  sheet: '#1e2126',
+  rail: '#1e2126',
+  ink: '#f3efe6',
+  quiet: '#b5ad9e',
+  line: '#33373d',
+  edge: '#8b867c',
+  stamp: '#6b4fd0',
+  'stamp-wash': '#2c2550',
+  alarm: '#ff9d94',
+  'alarm-wash': '#3a1f1f',
+  'caution-wash': '#3a2b12',
   ground: '#15171a',
   raised: '#1e2126',
   pressed: '#23272c',

@@ -1,13 +1,14 @@
 'use client';
 
-import { Button } from 'antd';
+import { Button, ConfigProvider } from 'antd';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 import type { Rail } from '@/server/rail';
 import { connection } from '../kit/live/hub';
 import { useLive } from '../kit/live/useLive';
 import { signOut } from '../kit/signIn';
+import { floorTheme } from '../kit/theme';
 import { Old } from '../kit/States';
 import { useSignal } from '../kit/useSignal';
 import { useWho } from '../kit/Who';
@@ -20,32 +21,40 @@ export function RailFrame({ rail: first, children }: { rail: Rail; children: Rea
   const { name, role } = useWho();
   const { value: rail } = useLive('railView', {}, first);
   const open = useOpen();
+  const hooks = hooksFor(role);
   const away = useSignal(connection) === 'away';
-  return (
-    <div className={styles.frame} {...(isFloorRole(role) ? { 'data-ground': 'floor' } : {})}>
+  const frame = (
+    <div
+      className={styles.frame}
+      style={{ '--hooks': hooks.length } as CSSProperties}
+      {...(isFloorRole(role) ? { 'data-ground': 'floor' } : {})}
+    >
       <nav className={styles.rail} aria-label="Rail">
         <Link href="/today" className={styles.mark}>
           Fractum
         </Link>
         <ol className={styles.hooks}>
-          {hooksFor(role).map((hook) => (
+          {hooks.map((hook) => (
             <HookOnRail key={hook.path} hook={hook} rail={rail} />
           ))}
         </ol>
-        <button type="button" className={styles.find} onClick={() => open('palette')}>
-          Find <kbd>Ctrl K</kbd>
-        </button>
-        <span className={styles.who}>
-          {name}, {role}
-          <Button type="link" onClick={() => void signOut()}>
-            Sign out
-          </Button>
+        <span className={styles.end}>
+          <button type="button" className={styles.find} onClick={() => open('palette')}>
+            Find <kbd>Ctrl K</kbd>
+          </button>
+          <span className={styles.who}>
+            {name}, {role}
+            <Button type="link" onClick={() => void signOut()}>
+              Sign out
+            </Button>
+          </span>
         </span>
       </nav>
       {away && <Old words="The network is away. What is shown may be old; what you type stays here." />}
       <main className={styles.work}>{children}</main>
     </div>
   );
+  return isFloorRole(role) ? <ConfigProvider theme={floorTheme}>{frame}</ConfigProvider> : frame;
 }
 
 /** Shares have pages of their own under other names: the eye is at the stage that the page belongs to. */

@@ -1,0 +1,5 @@
+import { todayView } from './todayView';
+
+export type { TaskShown, Today } from './todayView';
+
+export const today = { todayView } as const;

@@ -1,0 +1,192 @@
+'use client';
+
+import { Button } from 'antd';
+import { useRouter, useSearchParams } from 'next/navigation';
+import { useState } from 'react';
+import { formatWeight } from '@/core/quantity/weight';
+import type { TicketView } from '@/server/ticket';
+import { useKey, useScope } from '../kit/keys/useKey';
+import { useLive } from '../kit/live/useLive';
+import { WholeBar } from '../kit/WholeBar';
+import { useWho } from '../kit/Who';
+import { BASIS_WORDS } from '../kit/words';
+import { Asked, MoneyBlock, OnTheRail, Papers, People } from './blocks';
+import { CancelDialog, CorrectDialog, SellDialog } from './Changes';
+import { nextAct } from './nextAct';
+import { Packs } from './Packs';
+import { ShareLine } from './ShareLine';
+import { SideInWords } from './SideInWords';
+import styles from './TicketScreen.module.css';
+
+type Opened = 'correct' | 'cancel' | 'sell' | null;
+
+/** One share whole: one paper, read left to right in the order of the work, hanging from the stage where it waits. */
+export function TicketScreen({ ticket: first }: { ticket: TicketView }) {
+  const { value: view } = useLive('ticketView', { shareId: first.shareId }, first);
+  const [opened, setOpened] = useOpened();
+  const { office } = view;
+  const close = () => setOpened(null);
+  const started = view.balance !== null;
+  return (
+    <div className={styles.page}>
+      <ShareLine view={view} />
+      <article className={styles.ticket} aria-label={`Ticket of ${view.name}`}>
+        <Head view={view} onOpen={setOpened} />
+        <div className={styles.strips}>
+          <section>
+            {office && <People people={office.people} view={view} />}
+            <OnTheRail view={view} />
+            {office && <Asked said={office.said} />}
+          </section>
+          <section>
+            <h2>
+              The sheet <span>{sheetWords(view)}</span>
+            </h2>
+            <SideInWords sheet={view.sheet} />
+            <p className={styles.besides}>
+              <b>Grind</b> {view.sheet.grind}. <b>All of it</b> {view.sheet.wrap}.
+              {view.sheet.instructions !== '' && <em> “{view.sheet.instructions}”</em>}
+            </p>
+            <Found view={view} />
+          </section>
+          <section>
+            <h2>{started ? 'The packs' : 'What the boxes will hold'}</h2>
+            <Packs lines={view.packs} unit={view.unit} started={started} />
+            <div className={styles.two}>
+              {office && <MoneyBlock money={office.money} />}
+              <Papers view={view} />
+            </div>
+          </section>
+        </div>
+        <Balance view={view} />
+      </article>
+      {office && opened === 'correct' && <CorrectDialog view={view} office={office} onClose={close} />}
+      {office && opened === 'cancel' && <CancelDialog view={view} office={office} onClose={close} />}
+      {office && opened === 'sell' && <SellDialog view={view} onClose={close} />}
+    </div>
+  );
+}
+
+/** What is open over the ticket: opened by a button, by a key, or by the address that the palette leads to. */
+function useOpened(): [Opened, (opened: Opened) => void] {
+  const asked = useSearchParams().get('do');
+  const [opened, setOpened] = useState<Opened>(
+    asked === 'correct' || asked === 'cancel' || asked === 'sell' ? asked : null,
+  );
+  return [opened, setOpened];
+}
+
+function sheetWords({ sheet: { version, approved, open } }: TicketView): string {
+  if (version === 0) return 'no sheet yet';
+  return `version ${version}, ${approved ? 'approved' : open > 0 ? `${open} open` : 'not approved yet'}`;
+}
+
+function Head({ view, onOpen }: { view: TicketView; onOpen: (opened: Opened) => void }) {
+  const router = useRouter();
+  const { role } = useWho();
+  const { office, others, unsold, cancelled, stage, shareId } = view;
+  const next = nextAct(stage, shareId, role);
+  const mayCancel = office && ['book', 'hang', 'sheet', 'wrap'].includes(stage) && view.balance === null;
+  const other = others[0]?.shareId;
+  const go = (to: string | undefined) => to && router.push(to);
+  useScope('ticket');
+  useKey('ticket', 'correct', () => onOpen('correct'), office !== null && !cancelled);
+  useKey('ticket', 'print', () => window.print());
+  useKey('ticket', 'act', () => go(next?.page), next !== undefined);
+  useKey('ticket', 'before', () => go(other && `/ticket/${other}`));
+  useKey('ticket', 'after', () => go(others.at(-1)?.shareId && `/ticket/${others.at(-1)!.shareId}`));
+  return (
+    <header className={styles.head} data-cancelled={cancelled ? true : undefined}>
+      <h1>{view.name}</h1>
+      <span className="quiet">{view.about}</span>
+      {cancelled && (
+        <p className="alarm">
+          Called off {cancelled.at} by {cancelled.who}: {cancelled.why}
+        </p>
+      )}
+      <span className={styles.acts}>
+        {office && unsold.length > 0 && !cancelled && (
+          <Button onClick={() => onOpen('sell')}>
+            Sell the {unsold.length === 2 ? 'animal' : `${unsold[0]} half`}
+          </Button>
+        )}
+        {mayCancel && <Button onClick={() => onOpen('cancel')}>Call off</Button>}
+        {office && !cancelled && (
+          <Button onClick={() => onOpen('correct')}>
+            Correct a fact <kbd>E</kbd>
+          </Button>
+        )}
+        <Button onClick={() => window.print()}>
+          Print <kbd>P</kbd>
+        </Button>
+        {next && (
+          <Button type="primary" onClick={() => router.push(next.page)}>
+            {next.does} <kbd>Enter</kbd>
+          </Button>
+        )}
+      </span>
+    </header>
+  );
+}
+
+function Found({ view: { found, takenBack, unit } }: { view: TicketView }) {
+  if (found.length === 0 && takenBack.length === 0) return null;
+  return (
+    <>
+      <h2>Found and said</h2>
+      <table>
+        <tbody>
+          {found.map(({ what, words }, index) => (
+            <tr key={index}>
+              <td className="quiet">{what}</td>
+              <td>{words}</td>
+            </tr>
+          ))}
+          {takenBack.map(({ cut, net, why }, index) => (
+            <tr key={`back ${index}`}>
+              <td className="quiet">{cut}</td>
+              <td>
+                {formatWeight(net, unit)} {unit} taken back{why && `: ${why}`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+const VERDICTS: Readonly<Record<string, string>> = {
+  open: 'not all is weighed yet',
+  usual: 'usual',
+  ask: 'more than usual',
+  investigate: 'to be investigated',
+};
+
+/** The whole hanging weight as the one bar that adds up. */
+function Balance({ view: { cold, hot, unit, basis, balance, whole } }: { view: TicketView }) {
+  const percent = (part: number, of: number) => `${((100 * part) / of).toFixed(1)} %`;
+  return (
+    <footer className={styles.balance}>
+      <p>
+        <b>The balance</b>{' '}
+        <span className="quiet">
+          {basis !== 'cold' && '≈ '}
+          {formatWeight(cold, unit)} {unit} {BASIS_WORDS[basis]}
+          {balance &&
+            balance.boxes > 0 &&
+            `; ${formatWeight(balance.boxes, unit)} in the packs, ${percent(balance.boxes, cold)} of cold, ${percent(balance.boxes, hot)} of hot`}
+        </span>
+        {balance && (
+          <span className={styles.gap}>
+            <b>
+              {formatWeight(balance.unaccounted, unit)} {unit}
+            </b>
+            , {(balance.bp / 100).toFixed(1)} %, {VERDICTS[balance.verdict]}
+          </span>
+        )}
+      </p>
+      <WholeBar parts={whole} unit={unit} label="Where the weight goes" />
+    </footer>
+  );
+}
