@@ -246,9 +246,10 @@ function weighColdDue(row: StageRow, day: ShopDay): Said | undefined {
   const chilled = new Date(row.chillsUntil);
   const on = dayIn(day.zone, chilled);
   const at = timeIn(day.zone, chilled).slice(11);
+  const clock = at.replace(/^0(?=\d)/, '');
   if (chilled > day.now) {
     const due: Due = on === today(day) ? { when: 'today', at, hour: '' } : { when: 'soon', day: on };
-    return { due, words: `chilled at ${at}` };
+    return { due, words: `chilled at ${clock === '0:00' ? 'midnight' : clock}` };
   }
   const late = daysBetween(row.targetDay, today(day));
   const due: Due = late > 0 ? { when: 'late', days: late } : atHour(day, 'close');

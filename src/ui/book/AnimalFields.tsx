@@ -58,7 +58,7 @@ export function AnimalFields({ species }: { species: readonly BookableSpecies[] 
           <Input inputMode="tel" autoComplete="off" />
         </Form.Item>
       </div>
-      <div className={styles.row}>
+      <div className={styles.wideRow}>
         <Form.Item name={['animal', 'inspection']} label="Inspection">
           <Select options={INSPECTIONS} popupMatchSelectWidth={false} />
         </Form.Item>

@@ -20,8 +20,10 @@ export function BookScreen({ booked: first, unit, species }: Props) {
   const { value: waiting } = useLive('stageView', { stage: 'book', page: 0 }, first);
   const { ask, busy, refusal } = useAsk('bookOrder');
   const [booked, setBooked] = useState('');
+  const [isFile, setIsFile] = useState(false);
 
-  async function book(document: unknown): Promise<boolean> {
+  async function book(document: unknown, fromFile = false): Promise<boolean> {
+    setIsFile(fromFile);
     const answer = await ask({ document });
     setBooked(answer.ok ? `${(document as OrderDocument).animal.tag} is booked.` : '');
     return answer.ok;
@@ -31,15 +33,21 @@ export function BookScreen({ booked: first, unit, species }: Props) {
     <div className={styles.page}>
       <section className={styles.form}>
         <h1>Book an animal in</h1>
-        <BookingForm unit={unit} species={species} busy={busy} onBook={book} problem={refusal} />
+        <BookingForm
+          unit={unit}
+          species={species}
+          busy={busy}
+          onBook={(document) => book(document)}
+          problem={isFile ? null : refusal}
+        />
       </section>
       <section>
         <h2>Or read an order file</h2>
-        <ImportFile onImport={book} />
+        <ImportFile onImport={(document) => book(document, true)} />
         <div role="status" className={styles.done}>
           {booked}
         </div>
-        <Problems failure={refusal} />
+        <Problems failure={refusal} isFile={isFile} />
         <h2 className={styles.waiting}>Booked, not on the rail yet</h2>
         {waiting.tickets.length === 0 ? (
           <Nothing>Nothing is booked. Fill in the form, or read an order file.</Nothing>
@@ -51,8 +59,8 @@ export function BookScreen({ booked: first, unit, species }: Props) {
   );
 }
 
-/** Everything that is wrong, in one place: a file has no fields to stand on. */
-function Problems({ failure }: { failure: Failure<string> | null }) {
+/** What is wrong with a file, with the place in it; what is wrong in the form stands on its fields. */
+function Problems({ failure, isFile }: { failure: Failure<string> | null; isFile: boolean }) {
   if (!failure) return null;
   const problems = failure.problems ?? [{ field: failure.field ?? '', message: failure.message }];
   return (
@@ -60,7 +68,10 @@ function Problems({ failure }: { failure: Failure<string> | null }) {
       <b>Nothing was booked. {problems.length > 1 ? `${problems.length} things to mend:` : ''}</b>
       <ul>
         {problems.map((problem, index) => (
-          <li key={index}>{problem.message}</li>
+          <li key={index}>
+            {isFile && problem.field !== '' && <code>{problem.field.replace(/^document\./, '')}</code>}{' '}
+            {problem.message}
+          </li>
         ))}
       </ul>
     </div>

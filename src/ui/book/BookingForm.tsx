@@ -10,6 +10,9 @@ import { AnimalFields } from './AnimalFields';
 import { documentOf, emptyBooking, type BookingFields } from './booking';
 import styles from './BookScreen.module.css';
 
+/** The first field that something is wrong with. */
+const WRONG = '.ant-form-item-has-error input';
+
 type Props = {
   unit: WeighingUnit;
   species: readonly BookableSpecies[];
@@ -29,7 +32,8 @@ export function BookingForm({ unit, species, problem, busy, onBook }: Props) {
       problem?.problems ?? (problem?.field ? [{ field: problem.field, message: problem.message }] : []);
     const marks = said.map(({ field, message }) => ({ name: nameOf(field), errors: [message] }));
     form.setFields(marks as Parameters<typeof form.setFields>[0]);
-    if (marks[0]) form.focusField(marks[0].name as never);
+    // The first on the page, whichever the house named first; it is marked in the next frame.
+    if (marks.length > 0) requestAnimationFrame(() => document.querySelector<HTMLElement>(WRONG)?.focus());
   }, [form, problem]);
 
   async function send(fields: BookingFields) {
@@ -92,8 +96,8 @@ function Household({ at, title }: { at: number; title: string }) {
     </Form.Item>
   );
   return (
-    <fieldset className={styles.household}>
-      <legend>{title}</legend>
+    <div role="group" aria-label={title} className={styles.household}>
+      <b>{title}</b>
       <div className={styles.row}>
         {field(['owner', 'name'], 'Household that eats it', <Input autoComplete="off" />)}
         {field(['owner', 'phone'], 'Phone', <Input inputMode="tel" autoComplete="off" />)}
@@ -106,6 +110,6 @@ function Household({ at, title }: { at: number; title: string }) {
           <Checkbox>start from the house sheet</Checkbox>
         </Form.Item>
       </div>
-    </fieldset>
+    </div>
   );
 }

@@ -102,21 +102,25 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
         {side.position}
         {side.unsold && <span className="quiet"> unsold</span>}
       </td>
-      <td className="num">{weighed('hot', side.hot)}</td>
-      <td className="num">{weighed('cold', side.cold)}</td>
-      <td className="num">
+      <td className="num" data-head="hot">
+        {weighed('hot', side.hot)}
+      </td>
+      <td className="num" data-head="cold">
+        {weighed('cold', side.cold)}
+      </td>
+      <td className="num" data-head="shrink">
         {side.shrink !== null && (
           <>
             <Amount weight={side.shrink} unit={unit} /> &nbsp;{side.shrinkPct!.toFixed(2)} %
           </>
         )}
       </td>
-      <td className="num">
+      <td className="num" data-head="expected by now">
         {side.expectedShrinkPct !== null && (
           <WorkingOf working={animal.working}>{side.expectedShrinkPct.toFixed(2)} %</WorkingOf>
         )}
       </td>
-      <td className="num">
+      <td className="num" data-head="cold expected">
         {side.expectedCold !== null && <Amount weight={side.expectedCold} unit={unit} />}
       </td>
     </tr>

@@ -9,8 +9,8 @@ import styles from './SideMap.module.css';
 
 type Props = {
   map: MapData;
-  /** Where each zone goes; undefined while it is not answered. */
-  destinationOf: (zone: string) => Destination | undefined;
+  /** Where each zone goes, in the order of the map's zones, apart by commas; empty while it is not answered. */
+  destinations: string;
   describe: (zone: string) => string;
   active: string | undefined;
   onChoose: (zone: string) => void;
@@ -18,9 +18,11 @@ type Props = {
 };
 
 /** The hanging side, hind up, drawn from data and coloured by where each zone goes. */
-export function SideMap({ map, destinationOf, describe, active, onChoose, onPoint }: Props) {
+export function SideMap({ map, destinations, describe, active, onChoose, onPoint }: Props) {
   const [left, top, width, height] = frameOf(map);
   const zones = Object.keys(map.zones);
+  const said = destinations.split(',');
+  const destinationOf = (zone: string) => (said[zones.indexOf(zone)] || undefined) as Destination | undefined;
   const shown = [...zones.filter((zone) => zone !== active), ...zones.filter((zone) => zone === active)];
   return (
     <svg

@@ -1,22 +1,47 @@
 'use client';
 
 import { Popover } from 'antd';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Working } from '@/core/working/working';
 import styles from './WorkingOf.module.css';
 
-/** Any figure that can be asked how it came about. The one way to show a working, on every screen. */
-export function WorkingOf({ working, children }: { working: Working; children: ReactNode }) {
+type Props = {
+  /** What the figure is, where its working is made only when somebody asks. */
+  title?: string;
+  working: Working | (() => Working);
+  children: ReactNode;
+};
+
+/**
+ * Any figure that can be asked how it came about. The one way to show a working, on every screen. Nothing of it is made
+ * before it is asked for: a sheet has thirty such figures, and they change with every choice.
+ */
+export function WorkingOf({ title, working, children }: Props) {
+  const [open, setOpen] = useState(false);
+  const named = title ?? (typeof working === 'function' ? '' : working.title);
+  const figure = (
+    <button
+      type="button"
+      className={styles.figure}
+      aria-label={`${named}: how it came about`}
+      autoFocus={open}
+      {...(open ? {} : { onClick: () => setOpen(true) })}
+    >
+      {children}
+    </button>
+  );
+  if (!open) return figure;
+  const made = typeof working === 'function' ? working() : working;
   return (
     <Popover
+      open
+      onOpenChange={setOpen}
       trigger="click"
-      content={<WorkingTable working={working} />}
-      title={working.title}
+      content={<WorkingTable working={made} />}
+      title={made.title}
       placement="leftTop"
     >
-      <button type="button" className={styles.figure} aria-label={`${working.title}: how it came about`}>
-        {children}
-      </button>
+      {figure}
     </Popover>
   );
 }

@@ -18,6 +18,10 @@ export const deskTheme: ThemeConfig = {
     colorError: DESK.alarm,
     colorWarning: DESK.caution,
     colorSuccess: DESK.safe,
+    colorErrorBg: DESK['alarm-wash'],
+    colorErrorBorder: DESK.alarm,
+    colorWarningBg: DESK['caution-wash'],
+    colorWarningBorder: DESK.caution,
     fontFamily: TYPE.family,
     fontSize: TYPE.text,
     fontSizeSM: TYPE.smallest,
@@ -35,6 +39,7 @@ export const deskTheme: ThemeConfig = {
     Modal: { titleFontSize: 18 },
     Popover: { zIndexPopup: 1100 },
     Form: { itemMarginBottom: 12, verticalLabelPadding: '0 0 2px' },
+    Segmented: { trackBg: DESK.rail, itemSelectedBg: DESK.sheet, itemColor: DESK.ink },
     Table: { cellPaddingBlock: 6, cellPaddingInline: 8, headerBg: DESK.paper, headerColor: DESK.quiet },
   },
 };

@@ -25,7 +25,7 @@ export function ApproveDialog({ view, state, onClose }: Props) {
         if (open > 0 && reason === '') {
           return { field: 'overrideReason', message: 'Say why it goes to the floor with questions open.' };
         }
-        return { shareId: view.shareId, version: state.version, overrideReason: reason };
+        return { shareId: view.shareId, version: state.saver.version.get(), overrideReason: reason };
       }}
       onDone={() => router.push('/sheet')}
       onClose={onClose}

@@ -1,15 +1,18 @@
 'use client';
 
+import { memo, useState, type RefObject } from 'react';
 import type { ForecastLine } from '@/core/forecast/types';
 import { inSentence } from '@/core/quantity/inSentence';
 import { formatInches } from '@/core/quantity/length';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, weightField, type Weight } from '@/core/quantity/weight';
+import type { Destination } from '@/core/species/types';
 import { lineWorking, takeHomeWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
-import { DestinationMark } from '../kit/DestinationMark';
-import { WorkingOf } from '../kit/WorkingOf';
 import { BillLines } from '../kit/BillLines';
+import { DestinationMark } from '../kit/DestinationMark';
+import { useLatest } from '../kit/useLatest';
+import { WorkingOf } from '../kit/WorkingOf';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
@@ -17,11 +20,12 @@ type Props = { state: SheetState; view: SheetView; openDecision: string; onOpen:
 
 /** What the boxes will hold, and the four figures people ask for. */
 export function Boxes({ state, view, openDecision, onOpen }: Props) {
-  const { now, situation, ground } = state;
-  const { forecast } = now;
-  const { species, unit } = situation;
+  const { forecast } = state.now;
+  const { unit } = state.situation;
+  const latest = useLatest(state);
   return (
     <>
+      <Totals state={state} />
       <table className={styles.boxTable}>
         <thead>
           <tr>
@@ -33,79 +37,138 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
         </thead>
         <tbody>
           {forecast.lines.map((line) => (
-            <tr
+            <BoxRow
               key={line.key}
-              className={line.decision === openDecision ? styles.openLine : undefined}
-              onClick={() => onOpen(line.kind === 'kept' ? 'extras' : line.decision)}
-            >
-              <td>
-                <DestinationMark destination={line.destination} /> {line.cut}
-                {line.kind === 'grind' && `, ${forecast.pool.fatPct.toFixed(0)} % fat`}
-                {line.names.length > 1 && <div className={styles.namesAlong}>{namesAlong(line)}</div>}
-              </td>
-              <td className="num quiet">{sizeOf(line.thicknessIn, line.packWeight, unit)}</td>
-              <td className="num">
-                <WorkingOf working={lineWorking(line, species, unit)}>
-                  <b>{formatWeight(line.packaged, unit)}</b>
-                </WorkingOf>
-              </td>
-              <td className="num">{line.pieces ?? ''}</td>
-              <td className="num">{line.packs}</td>
-            </tr>
+              line={line.key}
+              decision={line.kind === 'kept' ? 'extras' : line.decision}
+              destination={line.destination}
+              words={`${line.cut}${line.kind === 'grind' ? `, ${forecast.pool.fatPct.toFixed(0)} % fat` : ''}`}
+              names={namesAlong(line)}
+              size={sizeOf(line.thicknessIn, line.packWeight, unit)}
+              weight={formatWeight(line.packaged, unit)}
+              pieces={line.pieces}
+              packs={line.packs}
+              isOpen={line.decision === openDecision}
+              state={latest}
+              onOpen={onOpen}
+            />
           ))}
         </tbody>
       </table>
-      <dl className={styles.totals}>
-        <div>
-          <dt>
-            <WorkingOf working={takeHomeWorking(forecast, species, unit)}>
-              <span className={styles.bigFigure}>{formatWeight(forecast.takeHome, 1)}</span>
-              <span className="unit">{unit}</span>
-            </WorkingOf>
-          </dt>
-          <dd>
-            take-home, {formatWeight(forecast.takeHomeLow, 0)} to {formatWeight(forecast.takeHomeHigh, 0)}
-          </dd>
-        </div>
-        <div>
-          <dt>
-            <span className={styles.bigFigure}>{(forecast.yieldBp / 100).toFixed(1)}</span>
-            <span className="unit">%</span>
-          </dt>
-          <dd>of cold weight</dd>
-        </div>
-        <div>
-          <dt>
-            <span className={styles.bigFigure}>{forecast.freezerCuFt.toFixed(1)}</span>
-            <span className="unit">cu ft</span>
-          </dt>
-          <dd>freezer</dd>
-        </div>
-        <div>
-          <dt>
-            <span className={styles.bigFigure}>{formatMoney(now.bill.total, ground.priceList.sign)}</span>
-          </dt>
-          <dd>
-            estimate
-            {now.bill.due !== now.bill.total &&
-              `, ${formatMoney(now.bill.due, ground.priceList.sign)} after deposit`}
-          </dd>
-        </div>
-      </dl>
-      <details className={styles.charges}>
-        <summary>Charges, line by line</summary>
-        <BillLines bill={now.bill} sign={ground.priceList.sign} />
-        <p className="quiet">
-          {view.priceList.name}, in force from {view.priceList.effectiveFrom}. An estimate until the last pack
-          is weighed.
-        </p>
-      </details>
+      <Charges state={state} view={view} />
     </>
+  );
+}
+
+type RowProps = {
+  line: string;
+  decision: string;
+  destination: Destination;
+  words: string;
+  names: string;
+  size: string;
+  weight: string;
+  pieces: number | null;
+  packs: number;
+  isOpen: boolean;
+  state: RefObject<SheetState>;
+  onOpen: (decision: string) => void;
+};
+
+/** One line of the boxes; drawn again only when one of its figures has changed. */
+const BoxRow = memo(function BoxRow(props: RowProps) {
+  const { line, decision, destination, words, names, size, weight, pieces, packs, isOpen, state, onOpen } =
+    props;
+  const working = () => {
+    const { now, situation } = state.current;
+    const found = now.forecast.lines.find((each) => each.key === line)!;
+    return lineWorking(found, situation.species, situation.unit);
+  };
+  return (
+    <tr className={isOpen ? styles.openLine : undefined} onClick={() => onOpen(decision)}>
+      <td>
+        <DestinationMark destination={destination} /> {words}
+        {names !== '' && <div className={styles.namesAlong}>{names}</div>}
+      </td>
+      <td className="num quiet">{size}</td>
+      <td className="num">
+        <WorkingOf title={words} working={working}>
+          <b>{weight}</b>
+        </WorkingOf>
+      </td>
+      <td className="num">{pieces ?? ''}</td>
+      <td className="num">{packs}</td>
+    </tr>
+  );
+});
+
+/** The four figures people ask for, always in view. */
+function Totals({ state: { now, situation, ground } }: { state: SheetState }) {
+  const { forecast, bill } = now;
+  const { species, unit } = situation;
+  const { sign } = ground.priceList;
+  return (
+    <dl className={styles.totals}>
+      <div>
+        <dt>
+          <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, species, unit)}>
+            <span className={styles.bigFigure}>{formatWeight(forecast.takeHome, 1)}</span>
+            <span className="unit">{unit}</span>
+          </WorkingOf>
+        </dt>
+        <dd>
+          take-home, {formatWeight(forecast.takeHomeLow, 0)} to {formatWeight(forecast.takeHomeHigh, 0)}
+        </dd>
+      </div>
+      <div>
+        <dt>
+          <span className={styles.bigFigure}>{(forecast.yieldBp / 100).toFixed(1)}</span>
+          <span className="unit">%</span>
+        </dt>
+        <dd>of cold weight</dd>
+      </div>
+      <div>
+        <dt>
+          <span className={styles.bigFigure}>{forecast.freezerCuFt.toFixed(1)}</span>
+          <span className="unit">cu ft</span>
+        </dt>
+        <dd>freezer</dd>
+      </div>
+      <div>
+        <dt>
+          <span className={styles.bigFigure}>{formatMoney(bill.total, sign)}</span>
+        </dt>
+        <dd>
+          estimate
+          {bill.due !== bill.total && `, ${formatMoney(bill.due, sign)} after deposit`}
+        </dd>
+      </div>
+    </dl>
+  );
+}
+
+/** The charges, made only while somebody looks at them. */
+function Charges({ state: { now, ground }, view: { priceList } }: Pick<Props, 'state' | 'view'>) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className={styles.charges} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary>Charges, line by line</summary>
+      {open && (
+        <>
+          <BillLines bill={now.bill} sign={ground.priceList.sign} />
+          <p className="quiet">
+            {priceList.name}, in force from {priceList.effectiveFrom}. An estimate until the last pack is
+            weighed.
+          </p>
+        </>
+      )}
+    </details>
   );
 }
 
 /** `4 bone-in strip, 3 T-bone, 6 porterhouse`: what the slices are called along the cut. */
 function namesAlong({ names }: ForecastLine): string {
+  if (names.length < 2) return '';
   return names.map(({ name, pieces }) => `${pieces} ${inSentence(name)}`).join(', ');
 }
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Form, Input, Segmented } from 'antd';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Reached } from '@/core/order/work';
 import type { SheetView } from '@/server/sheet';
@@ -14,7 +15,13 @@ export const REACHED_WORDS: Record<Reached, string> = {
 };
 
 /** Whom to call, what was said before, and a place to write down what is said now. */
-export function CallLog({ view, openQuestions }: { view: SheetView; openQuestions: readonly string[] }) {
+export function CallLog({
+  view,
+  openQuestions,
+}: {
+  view: SheetView;
+  openQuestions: () => readonly string[];
+}) {
   const [open, setOpen] = useState(false);
   const { contact, calls } = view;
   return (
@@ -22,7 +29,7 @@ export function CallLog({ view, openQuestions }: { view: SheetView; openQuestion
       <Button onClick={() => setOpen(true)} aria-label={`Call ${contact.name}`}>
         Call{calls.length > 0 ? `, ${calls.length} noted` : ''}
       </Button>
-      {open && <CallDialog view={view} openQuestions={openQuestions} onClose={() => setOpen(false)} />}
+      {open && <CallDialog view={view} openQuestions={openQuestions()} onClose={() => setOpen(false)} />}
     </>
   );
 }
@@ -31,6 +38,7 @@ type DialogProps = { view: SheetView; openQuestions: readonly string[]; onClose:
 type Typed = { readonly reached: Reached; readonly said: string };
 
 function CallDialog({ view, openQuestions, onClose }: DialogProps) {
+  const router = useRouter();
   const { contact, calls } = view;
   const initial: Typed = { reached: 'spoken', said: '' };
   return (
@@ -40,7 +48,10 @@ function CallDialog({ view, openQuestions, onClose }: DialogProps) {
       does="Write it down"
       initial={initial}
       question={(typed) => ({ shareId: view.shareId, ...typed })}
-      onDone={onClose}
+      onDone={() => {
+        onClose();
+        router.refresh();
+      }}
       onClose={onClose}
     >
       {openQuestions.length > 0 && (

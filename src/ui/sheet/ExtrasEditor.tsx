@@ -2,7 +2,7 @@
 
 import { Checkbox, Input, Segmented } from 'antd';
 import { keepsWords } from '@/core/label/label';
-import { evaluate, tradeOffSentence } from '@/core/questions/evaluate';
+import { tradeOffSentence } from '@/core/questions/evaluate';
 import type { Wrap } from '@/core/sheet/types';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
@@ -21,7 +21,7 @@ export function extrasSummary({ sheet, situation }: SheetState): string {
 export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boolean }) {
   const { sheet, situation, ground, now } = state;
   const other: Wrap = sheet.wrap === 'vacuum' ? 'paper' : 'vacuum';
-  const otherwise = evaluate(ground, { ...sheet, wrap: other });
+  const otherwise = state.evaluations.of({ ...sheet, wrap: other });
   const instead = tradeOffSentence(now, otherwise, {
     unit: situation.unit,
     sign: ground.priceList.sign,

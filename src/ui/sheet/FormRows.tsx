@@ -2,25 +2,23 @@
 
 import { Button, InputNumber, Select } from 'antd';
 import { formOf } from '@/core/sheet/houseSheet';
-import { optionById, whyNotOffered } from '@/core/sheet/situation';
+import { optionById, whyNotOffered, type Situation } from '@/core/sheet/situation';
 import type { Amount, Answer, Form } from '@/core/sheet/types';
 import { weight, type Weight } from '@/core/quantity/weight';
 import type { Decision } from '@/core/species/types';
 import { ParamField } from './ParamField';
 import styles from './SheetScreen.module.css';
-import type { SheetState } from './useSheet';
 
 type Props = {
   decision: Decision;
   answer: Answer;
-  state: SheetState;
+  situation: Situation;
   locked: boolean;
   onChange: (answer: Answer) => void;
 };
 
 /** The forms of a zone with their sizes; "another form" before the one that takes the rest. */
-export function FormRows({ decision, answer, state, locked, onChange }: Props) {
-  const { situation } = state;
+export function FormRows({ decision, answer, situation, locked, onChange }: Props) {
   const { forms } = answer;
   const replace = (index: number, form: Form) =>
     onChange({ forms: forms.map((each, at) => (at === index ? form : each)) });

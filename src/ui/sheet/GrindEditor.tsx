@@ -9,6 +9,7 @@ import type { GrindForm } from '@/core/species/types';
 import { grindWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
 import { WorkingOf } from '../kit/WorkingOf';
+import { FAT_BESIDE } from './rows';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
@@ -52,7 +53,9 @@ export function GrindEditor({ state, view }: Props) {
             style={{ width: 76 }}
           />
         </label>
-        <span className="quiet">reaches {now.forecast.pool.fatPct.toFixed(0)} %</span>
+        <span className={now.forecast.pool.fatPct - grind.fatPct > FAT_BESIDE ? 'alarm' : 'quiet'}>
+          reaches {now.forecast.pool.fatPct.toFixed(0)} %
+        </span>
       </div>
       {grind.lines.map((line, index) => (
         <GrindLineRow

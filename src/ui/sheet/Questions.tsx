@@ -1,10 +1,10 @@
 'use client';
 
 import { Button, Popover } from 'antd';
-import { useState } from 'react';
+import { useState, type RefObject } from 'react';
 import type { Finding } from '@/core/questions/findings';
 import { waysOut } from '@/core/questions/clash';
-import { evaluate, tradeOffSentence } from '@/core/questions/evaluate';
+import { tradeOffSentence } from '@/core/questions/evaluate';
 import { decisionById, optionById } from '@/core/sheet/situation';
 import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
@@ -13,7 +13,11 @@ import { formatWeight } from '@/core/quantity/weight';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
-type Props = { findings: readonly Finding[]; state: SheetState; onOpen: (decision: string) => void };
+type Props = {
+  findings: readonly Finding[];
+  state: RefObject<SheetState>;
+  onOpen: (decision: string) => void;
+};
 
 /** How many questions are open, and what they are. */
 export function Questions({ findings, state, onOpen }: Props) {
@@ -25,29 +29,51 @@ export function Questions({ findings, state, onOpen }: Props) {
     blocking.length > 0 ? counted(blocking.length, 'question') : '',
     remarks > 0 ? counted(remarks, 'remark') : '',
   ];
-  const list = (
+  const count = (
+    <button
+      type="button"
+      className={blocking.length > 0 ? styles.openCount : styles.remarkCount}
+      autoFocus={shown}
+      {...(shown ? {} : { onClick: () => setShown(true) })}
+    >
+      {words.filter(Boolean).join(', ')}
+    </button>
+  );
+  if (!shown) return count;
+  const open = (decision: string) => {
+    setShown(false);
+    onOpen(decision);
+  };
+  return (
+    <Popover
+      trigger="click"
+      content={<QuestionList findings={findings} state={state.current} onOpen={open} />}
+      open
+      onOpenChange={setShown}
+      placement="bottomLeft"
+    >
+      {count}
+    </Popover>
+  );
+}
+
+type ListProps = {
+  findings: readonly Finding[];
+  state: SheetState;
+  onOpen: (decision: string) => void;
+};
+
+function QuestionList({ findings, state, onOpen }: ListProps) {
+  return (
     <ul className={styles.questionList}>
       {findings.map((finding, index) => (
         <li key={index}>
-          <button
-            type="button"
-            onClick={() => {
-              setShown(false);
-              onOpen(finding.decision);
-            }}
-          >
+          <button type="button" onClick={() => onOpen(finding.decision)}>
             <b>{titleOf(state, finding.decision)}</b> {finding.sentence}
           </button>
         </li>
       ))}
     </ul>
-  );
-  return (
-    <Popover trigger="click" content={list} open={shown} onOpenChange={setShown} placement="bottomLeft">
-      <button type="button" className={blocking.length > 0 ? styles.openCount : styles.remarkCount}>
-        {words.filter(Boolean).join(', ')}
-      </button>
-    </Popover>
   );
 }
 
@@ -65,12 +91,12 @@ export function ClashChoice({
   clash: Finding;
   locked: boolean;
 }) {
-  const { situation, ground, sheet } = state;
+  const { situation, ground, sheet, evaluations } = state;
   const { unit } = situation;
   const ways = waysOut(
     { situation, sheet, coldSides: ground.coldSides },
     clash,
-    (_, changed) => evaluate(ground, changed).bill.total,
+    (_, changed) => evaluations.of(changed).bill.total,
   );
   const label = (decision: string) => {
     const answer = sheet.answers[decision];
@@ -95,7 +121,7 @@ export function ClashChoice({
       {ways.length === 2 && (
         <p className="quiet">
           The second way against the first:{' '}
-          {tradeOffSentence(evaluate(ground, ways[0]!.sheet), evaluate(ground, ways[1]!.sheet), {
+          {tradeOffSentence(evaluations.of(ways[0]!.sheet), evaluations.of(ways[1]!.sheet), {
             unit,
             sign: ground.priceList.sign,
           })}

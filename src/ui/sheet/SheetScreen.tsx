@@ -1,24 +1,23 @@
 'use client';
 
-import { Button } from 'antd';
-import { useState } from 'react';
-import { houseSheet } from '@/core/sheet/houseSheet';
+import { useSearchParams } from 'next/navigation';
+import { memo, useCallback, useState } from 'react';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
 import { mainDecisionOf, zoneDestination } from '@/core/questions/zones';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
-import type { Species } from '@/core/species/types';
+import type { Decision, Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { useKey, useScope } from '../kit/keys/useKey';
+import { Coming, Failed } from '../kit/States';
+import { useSteady } from '../kit/useSteady';
 import { SideMap } from '../kit/SideMap';
-import { ApproveDialog } from './ApproveDialog';
 import { Boxes } from './Boxes';
-import { CallLog } from './CallLog';
-import { Questions } from './Questions';
 import styles from './SheetScreen.module.css';
 import { EXTRAS_ROW, GRIND_ROW } from './rows';
 import { useSpecies } from './useSpecies';
-import { useSheet, type Saving, type SheetState } from './useSheet';
+import { SheetHeader } from './SheetHeader';
+import { useSheet, type SheetState } from './useSheet';
 import { WeightBar } from './WeightBar';
 import { ZoneList } from './ZoneList';
 
@@ -27,18 +26,27 @@ export function SheetScreen({ view }: { view: SheetView }) {
   const { species, failed } = useSpecies(view.species);
   if (species) return <SheetWorkedOn view={view} species={species} />;
   return (
-    <p className={failed ? 'alarm' : 'quiet'} role="status">
-      {failed ? 'The catalogue did not come. Load the page again.' : `Loading the sheet of ${view.name}`}
-    </p>
+    <div className={styles.coming}>
+      {failed ? (
+        <Failed
+          words="The catalogue did not come. What was answered is safe."
+          onAgain={() => window.location.reload()}
+        />
+      ) : (
+        <Coming words={`Loading the sheet of ${view.name}`} rows={12} />
+      )}
+    </div>
   );
 }
 
 /** The signature screen: the side, the decisions in the cutter's order, the boxes, and one bar that adds up. */
 function SheetWorkedOn({ view, species }: { view: SheetView; species: Species }) {
   const state = useSheet(view, species);
-  const { situation, sheet, now } = state;
-  const [open, setOpen] = useState<string>(() => firstOpen(state) ?? decisionsAsked(situation)[0]!.id);
-  const [pointed, setPointed] = useState<string>();
+  const asked = useSearchParams().get('row');
+  const { situation, now } = state;
+  const [open, setOpen] = useState<string>(
+    () => asked ?? firstOpen(state) ?? decisionsAsked(situation)[0]!.id,
+  );
   const rows = [...decisionsAsked(situation).map((decision) => decision.id), GRIND_ROW, EXTRAS_ROW];
   const openDecision = species.decisions.find((decision) => decision.id === open);
 
@@ -49,37 +57,18 @@ function SheetWorkedOn({ view, species }: { view: SheetView; species: Species })
   useKey('sheet', 'before', () => step(-1));
   useKey('sheet', 'question', () => setOpen((before) => nextQuestion(state, before) ?? before));
 
-  const describe = (zone: string) => {
-    const decision = mainDecisionOf(species, zone);
-    const answer = decision && sheet.answers[decision.id];
-    if (!decision || !answer) return `${decision?.title ?? zone}: not answered`;
-    const packed = sumWeights(
-      now.forecast.lines.filter((line) => line.decision === decision.id).map((line) => line.packaged),
-    );
-    const weight = packed > 0 ? `, ${formatWeight(packed, 1)} ${view.unit}` : '';
-    return `${decision.title}: ${answerSummary(decision, answer, view.unit)}${weight}`;
-  };
-  const shownZone = pointed ?? openDecision?.zone;
+  const [followed, setFollowed] = useState(asked);
+  if (asked !== followed) {
+    // The palette leads to a row by the address, on the sheet that is open already too.
+    setFollowed(asked);
+    if (asked) setOpen(asked);
+  }
 
   return (
     <div className={styles.screen}>
       <SheetHeader view={view} state={state} onQuestion={setOpen} />
       <div className={styles.columns}>
-        <aside className={styles.side}>
-          <div className={styles.drawing}>
-            <SideMap
-              map={species.sideMap}
-              destinationOf={(zone) => zoneDestination({ species, sheet, expected: now.forecast }, zone)}
-              describe={describe}
-              active={openDecision?.zone}
-              onChoose={(zone) => setOpen(mainDecisionOf(species, zone)?.id ?? open)}
-              onPoint={setPointed}
-            />
-          </div>
-          <p className={styles.caption} aria-live="polite">
-            {shownZone ? describe(shownZone) : 'Point at a zone, or tap it.'}
-          </p>
-        </aside>
+        <Side state={state} species={species} openDecision={openDecision} onOpen={setOpen} />
         <section className={styles.zones} aria-label="Decisions, in cutting order">
           <ZoneList state={state} view={view} open={open} onOpen={setOpen} />
         </section>
@@ -92,6 +81,62 @@ function SheetWorkedOn({ view, species }: { view: SheetView; species: Species })
   );
 }
 
+type SideProps = {
+  state: SheetState;
+  species: Species;
+  openDecision: Decision | undefined;
+  onOpen: (decision: string) => void;
+};
+
+/** The side as it would be cut, and one line of words for the zone that is pointed at, or open. */
+function Side({ state, species, openDecision, onOpen }: SideProps) {
+  const [pointed, setPointed] = useState<string>();
+  const { sheet, now } = state;
+  const choose = useCallback(
+    (zone: string) => {
+      const decision = mainDecisionOf(species, zone);
+      if (decision) onOpen(decision.id);
+    },
+    [species, onOpen],
+  );
+  const describe = useSteady((zone: string) => {
+    const decision = mainDecisionOf(species, zone);
+    return decision ? wordsOf(state, decision) : `${zone}: not answered`;
+  });
+  const shown = pointed ? mainDecisionOf(species, pointed) : openDecision;
+  const zones = Object.keys(species.sideMap.zones);
+  const destinations = zones.map((zone) => zoneDestination({ species, sheet, expected: now.forecast }, zone));
+  return (
+    <aside className={styles.side}>
+      <div className={styles.drawing}>
+        <SteadyMap
+          map={species.sideMap}
+          destinations={destinations.join()}
+          describe={describe}
+          active={openDecision?.zone}
+          onChoose={choose}
+          onPoint={setPointed}
+        />
+      </div>
+      <p className={styles.caption} aria-live="polite">
+        {shown ? wordsOf(state, shown) : 'Point at a zone, or tap it.'}
+      </p>
+    </aside>
+  );
+}
+
+const SteadyMap = memo(SideMap);
+
+/** A decision in one line: what is said of it, and what of it will be in the boxes. */
+function wordsOf({ sheet, now, situation }: SheetState, decision: Decision): string {
+  const answer = sheet.answers[decision.id];
+  if (!answer) return `${decision.title}: not answered`;
+  const lines = now.forecast.lines.filter((line) => line.decision === decision.id);
+  const packed = sumWeights(lines.map((line) => line.packaged));
+  const weight = packed > 0 ? `, ${formatWeight(packed, 1)} ${situation.unit}` : '';
+  return `${decision.title}: ${answerSummary(decision, answer, situation.unit)}${weight}`;
+}
+
 function firstOpen(state: SheetState): string | undefined {
   return state.findings.find((finding) => finding.blocks)?.decision;
 }
@@ -99,65 +144,4 @@ function firstOpen(state: SheetState): string | undefined {
 function nextQuestion(state: SheetState, after: string): string | undefined {
   const open = state.findings.filter((finding) => finding.blocks).map((finding) => finding.decision);
   return open[open.indexOf(after) + 1] ?? open[0];
-}
-
-type HeaderProps = { view: SheetView; state: SheetState; onQuestion: (decision: string) => void };
-
-function SheetHeader({ view, state, onQuestion }: HeaderProps) {
-  const [asking, setAsking] = useState(false);
-  return (
-    <header className={styles.header}>
-      <h1>{view.name}</h1>
-      <span className="quiet">{view.about}</span>
-      <Questions findings={state.findings} state={state} onOpen={onQuestion} />
-      <span className={styles.spacer} />
-      <SavedMark saving={state.saving} locked={view.locked} />
-      <CallLog view={view} openQuestions={blockingSentences(state)} />
-      {!view.locked && (
-        <>
-          <Button onClick={() => state.change(keepingWords(state))}>House standard</Button>
-          <Button
-            type="primary"
-            disabled={state.approved || state.saving.state !== 'saved'}
-            onClick={() => setAsking(true)}
-          >
-            {state.approved ? 'Approved' : 'Approve the sheet'}
-          </Button>
-        </>
-      )}
-      {asking && <ApproveDialog view={view} state={state} onClose={() => setAsking(false)} />}
-    </header>
-  );
-}
-
-function blockingSentences({ findings }: SheetState): string[] {
-  return findings.filter((finding) => finding.blocks).map((finding) => finding.sentence);
-}
-
-/** The house's answers; what the customer wrote to the cutter stays. */
-function keepingWords({ situation, sheet }: SheetState) {
-  return { ...houseSheet(situation), instructions: sheet.instructions, wrap: sheet.wrap };
-}
-
-const SAVED_WORDS: Record<Saving['state'], string> = {
-  saved: 'all saved',
-  saving: 'saving',
-  waiting: 'kept here, network away',
-  refused: 'not saved',
-};
-
-function SavedMark({ saving, locked }: { saving: Saving; locked: boolean }) {
-  if (locked) return <span className="quiet">on the block: the sheet stands</span>;
-  const alarming = saving.state === 'refused' || saving.state === 'waiting';
-  return (
-    <span
-      className={alarming ? 'alarm' : 'quiet'}
-      role="status"
-      data-saving={saving.state}
-      title={saving.message}
-    >
-      {SAVED_WORDS[saving.state]}
-      {saving.state === 'refused' && `: ${saving.message}`}
-    </span>
-  );
 }

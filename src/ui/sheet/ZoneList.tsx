@@ -1,12 +1,14 @@
 'use client';
 
+import { memo } from 'react';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary, grindSummary } from '@/core/sheet/summary';
+import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { ExtrasEditor, extrasSummary } from './ExtrasEditor';
 import { GrindEditor } from './GrindEditor';
-import { EXTRAS_ROW, GRIND_ROW } from './rows';
+import { EXTRAS_ROW, FAT_BESIDE, GRIND_ROW } from './rows';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 import { ZoneEditor } from './ZoneEditor';
@@ -15,72 +17,76 @@ type Props = { state: SheetState; view: SheetView; open: string; onOpen: (row: s
 
 /** Every decision in the cutter's order, one open at a time; then the grind, then what is kept besides. */
 export function ZoneList({ state, view, open, onOpen }: Props) {
-  const { situation, sheet, now, findings } = state;
-  const weightOf = (decision: string) =>
-    sumWeights(now.forecast.lines.filter((line) => line.decision === decision).map((line) => line.packaged));
   return (
     <>
-      {decisionsAsked(situation).map((decision) => {
-        const answer = sheet.answers[decision.id];
-        const trouble = findings.find((finding) => finding.decision === decision.id && finding.blocks);
-        const packed = weightOf(decision.id);
-        if (decision.id === open) {
-          return <ZoneEditor key={decision.id} decision={decision} state={state} view={view} />;
-        }
-        return (
-          <Row
-            key={decision.id}
-            title={decision.title}
-            words={
-              trouble && trouble.kind !== 'unanswered'
-                ? trouble.sentence
-                : answer
-                  ? answerSummary(decision, answer, view.unit)
-                  : 'not answered'
-            }
-            alarming={trouble !== undefined}
-            weight={packed > 0 ? formatWeight(packed, 1) : ''}
-            onOpen={() => onOpen(decision.id)}
-          />
-        );
-      })}
+      {decisionsAsked(state.situation).map((decision) =>
+        decision.id === open ? (
+          <ZoneEditor key={decision.id} decision={decision} state={state} view={view} />
+        ) : (
+          <Row key={decision.id} id={decision.id} {...rowOf(state, decision)} onOpen={onOpen} />
+        ),
+      )}
       {open === GRIND_ROW ? (
         <GrindEditor state={state} view={view} />
       ) : (
-        <Row
-          title="Grind"
-          words={
-            findings.find((finding) => finding.decision === GRIND_ROW)?.sentence ??
-            grindSummary(situation.species, sheet.grind, view.unit)
-          }
-          alarming={findings.some((finding) => finding.decision === GRIND_ROW && finding.blocks)}
-          weight={formatWeight(now.forecast.pool.grind, 1)}
-          onOpen={() => onOpen(GRIND_ROW)}
-        />
+        <Row id={GRIND_ROW} {...grindRow(state)} onOpen={onOpen} />
       )}
       {open === EXTRAS_ROW ? (
         <ExtrasEditor state={state} locked={view.locked} />
       ) : (
         <Row
+          id={EXTRAS_ROW}
           title="Wrap, extras"
           words={extrasSummary(state)}
           alarming={false}
           weight=""
-          onOpen={() => onOpen(EXTRAS_ROW)}
+          onOpen={onOpen}
         />
       )}
     </>
   );
 }
 
-type RowProps = { title: string; words: string; alarming: boolean; weight: string; onOpen: () => void };
+type RowWords = { title: string; words: string; alarming: boolean; weight: string };
 
-function Row({ title, words, alarming, weight, onOpen }: RowProps) {
+function rowOf({ sheet, situation, findings, now }: SheetState, decision: Decision): RowWords {
+  const { unit } = situation;
+  const [answer, right] = [sheet.answers[decision.id], sheet.secondSide[decision.id]];
+  const trouble = findings.find((finding) => finding.decision === decision.id && finding.blocks);
+  const lines = now.forecast.lines.filter((line) => line.decision === decision.id);
+  const packed = sumWeights(lines.map((line) => line.packaged));
+  const said = answer
+    ? `${answerSummary(decision, answer, unit)}${right ? `; right side ${answerSummary(decision, right, unit)}` : ''}`
+    : 'not answered';
+  return {
+    title: decision.title,
+    words: trouble && trouble.kind !== 'unanswered' ? trouble.sentence : said,
+    alarming: trouble !== undefined,
+    weight: packed > 0 ? formatWeight(packed, 1) : '',
+  };
+}
+
+function grindRow({ sheet, situation, findings, now }: SheetState): RowWords {
+  const own = findings.filter((finding) => finding.decision === GRIND_ROW);
+  const { fatPct, grind } = now.forecast.pool;
+  const beside = Math.abs(fatPct - sheet.grind.fatPct) > FAT_BESIDE ? `; reaches ${fatPct.toFixed(0)} %` : '';
+  return {
+    title: 'Grind',
+    words: own[0]?.sentence ?? `${grindSummary(situation.species, sheet.grind, situation.unit)}${beside}`,
+    alarming: own.some((finding) => finding.blocks),
+    weight: formatWeight(grind, 1),
+  };
+}
+
+type RowProps = RowWords & { id: string; onOpen: (row: string) => void };
+
+/** A closed row; drawn again only when its words have changed. */
+const Row = memo(function Row({ id, title, words, alarming, weight, onOpen }: RowProps) {
   return (
-    <button type="button" className={styles.row} onClick={onOpen}>
+    <button type="button" className={styles.row} onClick={() => onOpen(id)}>
       <b>{title}</b>
       <span className={alarming ? 'alarm' : undefined}>{words}</span>
       <span className={styles.rowWeight}>{weight}</span>
     </button>
   );
-}
+});

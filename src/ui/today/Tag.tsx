@@ -12,12 +12,14 @@ type Props = {
   /** The hook it hangs below, counted from the left. */
   at: number;
   when: 'late' | 'today' | 'soon';
+  /** Too near to the right edge: it hangs to the left of its string. */
+  isTurned: boolean;
   isInHand: boolean;
   onChoose: () => void;
 };
 
 /** A shop tag on the string of its stage: whose it is, what it waits for, and behind a tear line what is done about it. */
-export function Tag({ tasks, at, when, isInHand, onChoose }: Props) {
+export function Tag({ tasks, at, when, isTurned, isInHand, onChoose }: Props) {
   const [task] = tasks as [TaskShown];
   const box = useRef<HTMLElement>(null);
   useEffect(() => {
@@ -29,6 +31,7 @@ export function Tag({ tasks, at, when, isInHand, onChoose }: Props) {
       className={styles.tag}
       style={{ '--at': at } as CSSProperties}
       data-when={when}
+      data-turned={isTurned || undefined}
       data-in-hand={isInHand || undefined}
       aria-current={isInHand || undefined}
       onMouseDown={onChoose}

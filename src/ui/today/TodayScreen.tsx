@@ -129,6 +129,7 @@ function Line({ row: { when, figure, words, folds }, stages, inHand, onChoose }:
             tasks={fold.tasks}
             at={Math.max(1, stages.indexOf(fold.tasks[0]!.stage))}
             when={when}
+            isTurned={stages.indexOf(fold.tasks[0]!.stage) === stages.length - 1}
             isInHand={fold.key === inHand}
             onChoose={() => onChoose(fold.key)}
           />

@@ -1,0 +1,144 @@
+'use client';
+
+import { memo, useDeferredValue, useState } from 'react';
+import { tradeOffSentence } from '@/core/questions/evaluate';
+import { formatMoney, type Cents } from '@/core/quantity/money';
+import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
+import { formOf } from '@/core/sheet/houseSheet';
+import type { Answer, Sheet } from '@/core/sheet/types';
+import type { Decision, Option } from '@/core/species/types';
+import styles from './SheetScreen.module.css';
+import type { SheetState } from './useSheet';
+
+/** A sheet with another answer of the open zone, on the side that is looked at. */
+export type Answered = (sheet: Sheet, answer: Answer) => Sheet;
+
+type Props = {
+  decision: Decision;
+  options: readonly Option[];
+  state: SheetState;
+  chosen: ReadonlySet<string>;
+  locked: boolean;
+  answered: Answered;
+  onChoose: (option: string) => void;
+};
+
+/**
+ * The ways of the open zone side by side, with what each gives and costs. Which one is chosen is shown at once; what the
+ * others would give follows when the figures of the choice stand on the screen.
+ */
+export function OptionCards({ decision, options, state, chosen, locked, answered, onChoose }: Props) {
+  const [pointed, setPointed] = useState<string>();
+  const settled = useDeferredValue(state);
+  const other = (option: Option) =>
+    answered(settled.sheet, { forms: [formOf(decision, option.id, settled.situation)] });
+  const answer = settled.sheet.answers[decision.id];
+  const spoken = options.find((option) => option.id === (pointed ?? [...chosen][0]));
+  return (
+    <>
+      <div className={styles.options} role="radiogroup" aria-label={decision.title}>
+        {options.map((option, index) => (
+          <OptionCard
+            key={option.id}
+            id={option.id}
+            label={option.label}
+            index={index}
+            chosen={chosen.has(option.id)}
+            locked={locked}
+            {...figuresOf(settled, { decision, option, isChosen: chosen.has(option.id), other })}
+            onChoose={onChoose}
+            onPoint={setPointed}
+          />
+        ))}
+      </div>
+      <p className={styles.sentence}>
+        {spoken?.note && <span>{spoken.note} </span>}
+        {spoken && answer && !chosen.has(spoken.id) && (
+          <b>Instead of what is chosen: {against(settled, other(spoken))}.</b>
+        )}
+        {!answer && <span className="quiet">{decision.house.reason}</span>}
+      </p>
+    </>
+  );
+}
+
+function against({ now, evaluations, situation, ground }: SheetState, sheet: Sheet): string {
+  const words = { unit: situation.unit, sign: ground.priceList.sign };
+  return tradeOffSentence(now, evaluations.of(sheet), words);
+}
+
+type Figures = { weight: string; unit: string; pieces: number; instead: string; money: string };
+type Asked = { decision: Decision; option: Option; isChosen: boolean; other: (option: Option) => Sheet };
+
+/** What a card says: plain words and figures, so that a card that says the same is not drawn again. */
+function figuresOf(state: SheetState, { decision, option, isChosen, other }: Asked): Figures {
+  const { now, evaluations, ground, situation } = state;
+  const way = isChosen ? now : evaluations.of(other(option));
+  const lines = way.forecast.lines.filter((line) => line.decision === decision.id);
+  const packed = sumWeights(lines.map((line) => line.packaged));
+  const money = (way.bill.total - now.bill.total) as Cents;
+  const gained = (way.forecast.pool.grind - now.forecast.pool.grind) as Weight;
+  const nothing = option.products.length === 0 ? grindWords(gained, isChosen) : 'nothing is left for it';
+  return {
+    weight: packed > 0 ? formatWeight(packed, 1) : '',
+    unit: situation.unit,
+    pieces: lines.reduce((sum, line) => sum + (line.pieces ?? 0), 0),
+    instead: packed > 0 ? '' : nothing,
+    money:
+      isChosen || money === 0
+        ? ''
+        : `${money > 0 ? '+' : '−'}${formatMoney(Math.abs(money) as Cents, ground.priceList.sign)}`,
+  };
+}
+
+/** Less than this, in thousandths, is not worth a word. */
+const TRIFLE = 20;
+
+function grindWords(gained: Weight, isChosen: boolean): string {
+  if (isChosen || Math.abs(gained) < TRIFLE) return 'nothing in the boxes from here';
+  return `${gained > 0 ? '+' : '−'}${formatWeight(Math.abs(gained) as Weight, 1)} grind`;
+}
+
+type CardProps = Figures & {
+  id: string;
+  label: string;
+  index: number;
+  chosen: boolean;
+  locked: boolean;
+  onChoose: (option: string) => void;
+  onPoint: (option: string | undefined) => void;
+};
+
+const OptionCard = memo(function OptionCard(props: CardProps) {
+  const { id, label, index, chosen, locked, weight, unit, pieces, instead, money, onChoose, onPoint } = props;
+  return (
+    <button
+      type="button"
+      role="radio"
+      aria-checked={chosen}
+      className={chosen ? styles.chosenCard : styles.card}
+      disabled={locked}
+      onClick={() => onChoose(id)}
+      onMouseEnter={() => onPoint(id)}
+      onMouseLeave={() => onPoint(undefined)}
+      onFocus={() => onPoint(id)}
+      onBlur={() => onPoint(undefined)}
+    >
+      <span className={styles.cardTitle}>
+        {index < 9 && <kbd>{index + 1}</kbd>} {label}
+      </span>
+      <span className={styles.cardFigures}>
+        {weight === '' ? (
+          <span className="quiet">{instead}</span>
+        ) : (
+          <span>
+            <b>{weight}</b>
+            <span className="unit">{unit}</span>
+            {pieces > 0 && <span className="quiet"> in {pieces}</span>}
+          </span>
+        )}
+        {money !== '' && <span className={styles.cardMoney}>{money}</span>}
+      </span>
+    </button>
+  );
+});

@@ -1,0 +1,97 @@
+'use client';
+
+import { Button } from 'antd';
+import { memo, useCallback, useState } from 'react';
+import { houseSheet } from '@/core/sheet/houseSheet';
+import type { SheetView } from '@/server/sheet';
+import { useKey } from '../kit/keys/useKey';
+import { useLatest } from '../kit/useLatest';
+import { useSteady } from '../kit/useSteady';
+import { useSignal } from '../kit/useSignal';
+import { ApproveDialog } from './ApproveDialog';
+import { CallLog } from './CallLog';
+import { Questions } from './Questions';
+import type { Saving, SheetSaver } from './sheetSaver';
+import styles from './SheetScreen.module.css';
+import type { SheetState } from './useSheet';
+
+type Props = { view: SheetView; state: SheetState; onQuestion: (decision: string) => void };
+
+/** Whose sheet it is, what is open on it, whether it is saved, and what can be done with it as a whole. */
+export function SheetHeader({ view, state, onQuestion }: Props) {
+  const [asking, setAsking] = useState(false);
+  const latest = useLatest(state);
+  const openQuestions = useSteady(() =>
+    state.findings.filter((finding) => finding.blocks).map((finding) => finding.sentence),
+  );
+  const takeHouse = useSteady(() => {
+    const { situation, sheet, change } = state;
+    // What the customer wrote to the cutter, and how it is wrapped, stays.
+    change({ ...houseSheet(situation), instructions: sheet.instructions, wrap: sheet.wrap });
+  });
+  const undo = useSteady(() => state.undo?.());
+  const approve = useCallback(() => setAsking(true), []);
+  useKey('sheet', 'undo', undo);
+  return (
+    <header className={styles.header}>
+      <h1>{view.name}</h1>
+      <span className="quiet">{view.about}</span>
+      <Questions findings={state.findings} state={latest} onOpen={onQuestion} />
+      <span className={styles.spacer} />
+      <SavedMark saver={state.saver} locked={view.locked} />
+      <SteadyCallLog view={view} openQuestions={openQuestions} />
+      {!view.locked && (
+        <>
+          <UndoButton disabled={!state.undo} onUndo={undo} />
+          <HouseButton onTake={takeHouse} />
+          <ApproveButton approved={state.approved} saver={state.saver} onApprove={approve} />
+        </>
+      )}
+      {asking && <ApproveDialog view={view} state={state} onClose={() => setAsking(false)} />}
+    </header>
+  );
+}
+
+const SteadyCallLog = memo(CallLog);
+
+const UndoButton = memo(function UndoButton({ disabled, onUndo }: { disabled: boolean; onUndo: () => void }) {
+  return (
+    <Button disabled={disabled} onClick={onUndo}>
+      Undo
+    </Button>
+  );
+});
+
+const HouseButton = memo(function HouseButton({ onTake }: { onTake: () => void }) {
+  return <Button onClick={onTake}>House standard</Button>;
+});
+
+type ApproveProps = { approved: boolean; saver: SheetSaver; onApprove: () => void };
+
+const ApproveButton = memo(function ApproveButton({ approved, saver, onApprove }: ApproveProps) {
+  const { state } = useSignal(saver.saving);
+  return (
+    <Button type="primary" disabled={approved || state !== 'saved'} onClick={onApprove}>
+      {approved ? 'Approved' : 'Approve the sheet'}
+    </Button>
+  );
+});
+
+const SAVED_WORDS: Record<Saving['state'], string> = {
+  saved: 'all saved',
+  saving: 'saving',
+  waiting: 'kept here, network away',
+  refused: 'not saved',
+};
+
+const SavedMark = memo(function SavedMark({ saver, locked }: { saver: SheetSaver; locked: boolean }) {
+  const { state, message } = useSignal(saver.saving);
+  if (locked) return <span className="quiet">on the block: the sheet stands</span>;
+  const alarming = state === 'refused' || state === 'waiting';
+  return (
+    <span className={alarming ? 'alarm' : 'quiet'} role="status" data-saving={state} title={message}>
+      {SAVED_WORDS[state]}
+      {state === 'refused' && `: ${message}`}
+    </span>
+  );
+});

@@ -1,0 +1,74 @@
+import { failure, success, type Result } from '@/core/quantity/result';
+import type { Sheet } from '@/core/sheet/types';
+import { SheetSaver, type Kept } from './sheetSaver';
+
+const sheet = (instructions: string) => ({ instructions }) as Sheet;
+
+/** A browser whose clock is pushed, and a house that answers as it is told. */
+function desk(answers: Result<{ version: number }, string>[] = []) {
+  const sent: Kept[] = [];
+  let kept: Kept | undefined;
+  let due: (() => void) | undefined;
+  let version = 1;
+  const saver = new SheetSaver(1, {
+    send: async (asked) => {
+      sent.push(asked);
+      return answers.shift() ?? success({ version: (version += 1) });
+    },
+    keep: (now) => (kept = now),
+    later: (work) => {
+      due = work;
+      return () => (due = undefined);
+    },
+  });
+  const quiet = async () => {
+    due?.();
+    for (let turn = 0; turn < 10; turn += 1) await Promise.resolve();
+  };
+  return { saver, sent, kept: () => kept, quiet, isWaiting: () => due !== undefined };
+}
+
+describe('a sheet that is being answered', () => {
+  it('is kept at once and sent when it is quiet, the latest only', async () => {
+    const { saver, sent, kept, quiet } = desk();
+    saver.change(sheet('a'));
+    saver.change(sheet('b'));
+    expect([sent, kept()?.sheet.instructions, saver.saving.get().state]).toEqual([[], 'b', 'saving']);
+    await quiet();
+    expect(sent.map((each) => each.sheet.instructions)).toEqual(['b']);
+    expect([kept(), saver.saving.get().state, saver.version.get()]).toEqual([undefined, 'saved', 2]);
+  });
+
+  it('what is changed while one is on its way follows it, on its version', async () => {
+    const { saver, sent, quiet } = desk();
+    saver.change(sheet('a'));
+    const first = saver.flush();
+    saver.change(sheet('b'));
+    await first;
+    await quiet();
+    expect(sent.map((each) => [each.baseVersion, each.sheet.instructions])).toEqual([
+      [1, 'a'],
+      [2, 'b'],
+    ]);
+  });
+
+  it('waits for the network and is sent again, on the version it was made from', async () => {
+    const { saver, sent, kept, quiet } = desk([failure('offline', 'away')]);
+    saver.change(sheet('a'));
+    await quiet();
+    expect([saver.saving.get().state, kept()?.baseVersion]).toEqual(['waiting', 1]);
+    await quiet();
+    expect([sent.length, saver.saving.get().state]).toEqual([2, 'saved']);
+  });
+
+  it('refused for good is said, and not kept for somebody else to send', async () => {
+    const { saver, kept, quiet, isWaiting } = desk([failure('not-allowed', 'This is not for the cutter.')]);
+    saver.change(sheet('a'));
+    await quiet();
+    expect([saver.saving.get().message, kept(), isWaiting()]).toEqual([
+      'This is not for the cutter.',
+      undefined,
+      false,
+    ]);
+  });
+});

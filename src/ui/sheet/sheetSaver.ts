@@ -1,0 +1,91 @@
+import type { Result } from '@/core/quantity/result';
+import type { Sheet } from '@/core/sheet/types';
+import { isUnanswered } from '../kit/act';
+import { Signal } from '../kit/signal';
+
+/** Milliseconds of quiet before a change is sent; the browser keeps it meanwhile. */
+const QUIET_BEFORE_SAVING = 400;
+/** Milliseconds between tries while the house does not answer. */
+const TRY_AGAIN = 3000;
+
+export type Saving = { readonly state: 'saved' | 'saving' | 'waiting' | 'refused'; readonly message: string };
+const SAVED: Saving = { state: 'saved', message: '' };
+
+export type Kept = { readonly baseVersion: number; readonly sheet: Sheet };
+
+type Around = {
+  readonly send: (asked: Kept) => Promise<Result<{ readonly version: number }, string>>;
+  /** Keeps what is not saved yet in the browser, or nothing any more. */
+  readonly keep: (kept: Kept | undefined) => void;
+  readonly later: (work: () => void, ms: number) => () => void;
+};
+
+/**
+ * Saves a sheet that is being answered: kept in the browser at once, sent when it is quiet, one request at a time, and
+ * again until the house has answered. A change that is refused for good is not kept: nobody else may send it later.
+ */
+export class SheetSaver {
+  readonly saving = new Signal<Saving>(SAVED);
+  readonly version: Signal<number>;
+  private latest: Sheet | undefined;
+  private sending = false;
+  private stopWaiting: () => void = () => undefined;
+
+  constructor(
+    baseVersion: number,
+    private readonly around: Around,
+  ) {
+    this.version = new Signal(baseVersion);
+  }
+
+  change(sheet: Sheet): void {
+    this.latest = sheet;
+    this.keepLatest();
+    this.saving.set({ state: 'saving', message: '' });
+    this.wait(QUIET_BEFORE_SAVING);
+  }
+
+  /** Sends what waits, at once: the network is back, or somebody leaves. */
+  async flush(): Promise<void> {
+    this.stopWaiting();
+    if (this.sending) return;
+    this.sending = true;
+    while (this.latest && (await this.sendOnce(this.latest)));
+    this.sending = false;
+  }
+
+  /** @returns whether there may be more to send */
+  private async sendOnce(wanted: Sheet): Promise<boolean> {
+    this.saving.set({ state: 'saving', message: '' });
+    const answer = await this.around.send({ baseVersion: this.version.get(), sheet: wanted });
+    if (!answer.ok) {
+      this.refused(answer.reason, answer.message);
+      return false;
+    }
+    this.version.set(answer.value.version);
+    if (this.latest !== wanted) {
+      this.keepLatest();
+      return true;
+    }
+    this.latest = undefined;
+    this.around.keep(undefined);
+    this.saving.set(SAVED);
+    return false;
+  }
+
+  private refused(reason: string, message: string): void {
+    const isWaiting = isUnanswered(reason) || reason === 'unexpected' || reason === 'not-signed-in';
+    this.saving.set({ state: isWaiting ? 'waiting' : 'refused', message });
+    if (isWaiting) this.wait(TRY_AGAIN);
+    else this.around.keep(undefined);
+  }
+
+  private keepLatest(): void {
+    if (this.latest) this.around.keep({ baseVersion: this.version.get(), sheet: this.latest });
+  }
+
+  private wait(ms: number): void {
+    this.stopWaiting();
+    this.stopWaiting = this.around.later(() => void this.flush(), ms);
+  }
+}
