@@ -2,6 +2,7 @@ import { AntdRegistry } from '@ant-design/nextjs-registry';
 import type { Metadata, Viewport } from 'next';
 import type { ReactNode } from 'react';
 import '@fontsource-variable/archivo/wdth.css';
+import 'antd/dist/antd.css';
 import '@/ui/kit/globals.css';
 import { Providers } from '@/ui/kit/Providers';
 import { tokenStyles } from '@/ui/kit/tokens';

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Builder, By, until, type WebDriver, type WebElement } from 'selenium-webdriver';
+import { Builder, By, Key, until, type WebDriver, type WebElement } from 'selenium-webdriver';
 import { Options, ServiceBuilder, type Driver } from 'selenium-webdriver/chrome.js';
 
 /** How long a test waits for a condition before it fails; a busy machine needs some. */
@@ -113,6 +113,26 @@ export class Person {
       if (now) await this.driver.executeScript('arguments[0].select()', field);
       await field.sendKeys(text);
       return (await field.getAttribute('value')) === text;
+    });
+  }
+
+  /** Empties a field. */
+  async clear(css: string): Promise<void> {
+    const field = await this.find(css);
+    await field.click();
+    await this.chord(Key.CONTROL, 'a');
+    await this.keys(Key.BACK_SPACE);
+  }
+
+  /** Puts a day into a field for days and leaves it. */
+  async day(css: string, day: string): Promise<void> {
+    await this.until(`${css} to be ${day}`, async () => {
+      const field = await this.find(css);
+      if ((await field.getAttribute('value')) === day) return true;
+      await field.click();
+      await this.chord(Key.CONTROL, 'a');
+      await this.keys(day, Key.ENTER);
+      return (await field.getAttribute('value')) === day;
     });
   }
 

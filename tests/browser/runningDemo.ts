@@ -16,7 +16,7 @@ function isFree(port: number): Promise<boolean> {
   });
 }
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   for (let port = 4200; port < 5200; port += 20) {
     if ((await isFree(port)) && (await isFree(port + SCALE_OFFSET))) return port;
   }

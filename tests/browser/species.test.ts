@@ -75,7 +75,7 @@ describe('booking an animal in', () => {
   it('asks what its species asks', async () => {
     await tove.open('/book');
     await tove.sees('Left on and weighed in');
-    await tove.clickOn('#species');
+    await tove.clickOn('#animal_species');
     await tove.keys(Key.ARROW_DOWN, Key.ENTER);
     await tove.sees('30 months or older, or age not known');
     expect(await tove.text('main')).not.toContain('Left on and weighed in');

@@ -1,17 +1,22 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { OrderDocument } from '@/core/order/document';
 import type { Failure } from '@/core/quantity/result';
 import type { BookingView } from '@/server/book';
 import type { TicketPage } from '@/server/rail';
 import { useLive } from '../kit/live/useLive';
-import { Nothing } from '../kit/States';
+import { Coming, Nothing } from '../kit/States';
 import { useAsk } from '../kit/useAsk';
 import { Tickets } from '../rail/TicketList';
-import { BookingForm } from './BookingForm';
 import styles from './BookScreen.module.css';
-import { ImportFile } from './ImportFile';
+
+const BookingForm = dynamic(() => import('./BookingForm').then((module) => module.BookingForm), {
+  ssr: false,
+  loading: () => <Coming words="Loading the booking form" rows={12} />,
+});
+const ImportFile = dynamic(() => import('./ImportFile').then((module) => module.ImportFile), { ssr: false });
 
 type Props = { booked: TicketPage } & BookingView;
 

@@ -1,6 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/hang';
@@ -9,7 +10,11 @@ import { WorkingOf } from '../kit/WorkingOf';
 import { useLive } from '../kit/live/useLive';
 import { Nothing } from '../kit/States';
 import styles from './HangScreen.module.css';
-import { RailTicketDialog, type Asked } from './RailTicketDialog';
+import type { Asked } from './RailTicketDialog';
+
+const RailTicketDialog = dynamic(() =>
+  import('./RailTicketDialog').then((module) => module.RailTicketDialog),
+);
 
 /** What hangs: hot and cold by side, days, and the shrink beside the shrink to expect. */
 export function HangScreen({ board: first }: { board: HangBoard }) {

@@ -1,6 +1,6 @@
 'use client';
 
-import { App, ConfigProvider } from 'antd';
+import { ConfigProvider } from 'antd';
 import type { ReactNode } from 'react';
 import { LiveProvider } from './live/useLive';
 import { deskTheme } from './theme';
@@ -9,9 +9,7 @@ import { deskTheme } from './theme';
 export function Providers({ children }: { children: ReactNode }) {
   return (
     <ConfigProvider theme={deskTheme}>
-      <App component={false}>
-        <LiveProvider>{children}</LiveProvider>
-      </App>
+      <LiveProvider>{children}</LiveProvider>
     </ConfigProvider>
   );
 }

@@ -1,6 +1,3 @@
-'use client';
-
-import { Alert, Button, Skeleton } from 'antd';
 import type { ReactNode } from 'react';
 import styles from './States.module.css';
 
@@ -12,8 +9,10 @@ export function Nothing({ children }: { children: ReactNode }) {
 /** Something is on its way: its outline stands where it will be, so that nothing jumps. */
 export function Coming({ rows = 4, words }: { rows?: number; words: string }) {
   return (
-    <div role="status" aria-label={words}>
-      <Skeleton active={false} title={false} paragraph={{ rows, width: '100%' }} />
+    <div role="status" aria-label={words} className={styles.coming}>
+      {Array.from({ length: rows }, (_, row) => (
+        <i key={row} />
+      ))}
     </div>
   );
 }
@@ -21,11 +20,14 @@ export function Coming({ rows = 4, words }: { rows?: number; words: string }) {
 /** What could not be shown: what happened, what is safe, what to do. The rest of the page goes on. */
 export function Failed({ words, onAgain }: { words: string; onAgain?: () => void }) {
   return (
-    <Alert
-      type="error"
-      title={words}
-      {...(onAgain ? { action: <Button onClick={onAgain}>Try again</Button> } : {})}
-    />
+    <p className={styles.setAside} role="alert">
+      {words}{' '}
+      {onAgain && (
+        <button type="button" className={styles.again} onClick={onAgain}>
+          Try again
+        </button>
+      )}
+    </p>
   );
 }
 

@@ -1,8 +1,8 @@
 'use client';
 
-import { Popover } from 'antd';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import type { Working } from '@/core/working/working';
+import { Opens } from './Opens';
 import styles from './WorkingOf.module.css';
 
 type Props = {
@@ -17,32 +17,23 @@ type Props = {
  * before it is asked for: a sheet has thirty such figures, and they change with every choice.
  */
 export function WorkingOf({ title, working, children }: Props) {
-  const [open, setOpen] = useState(false);
   const named = title ?? (typeof working === 'function' ? '' : working.title);
-  const figure = (
-    <button
-      type="button"
-      className={styles.figure}
-      aria-label={`${named}: how it came about`}
-      autoFocus={open}
-      {...(open ? {} : { onClick: () => setOpen(true) })}
-    >
-      {children}
-    </button>
-  );
-  if (!open) return figure;
-  const made = typeof working === 'function' ? working() : working;
   return (
-    <Popover
-      open
-      onOpenChange={setOpen}
-      trigger="click"
-      content={<WorkingTable working={made} />}
-      title={made.title}
-      placement="leftTop"
+    <Opens
+      title={named}
+      content={() => <WorkingTable working={typeof working === 'function' ? working() : working} />}
     >
-      {figure}
-    </Popover>
+      {(opening) => (
+        <button
+          type="button"
+          className={styles.figure}
+          aria-label={`${named}: how it came about`}
+          {...opening}
+        >
+          {children}
+        </button>
+      )}
+    </Opens>
   );
 }
 

@@ -3,6 +3,9 @@ import { DESK, DESTINATION_COLOURS, FLOOR, MARKS, TYPE } from './tokens';
 
 /** Ant Design in the shop's look: paper and ink, one accent, dense, and nothing that moves. */
 export const deskTheme: ThemeConfig = {
+  // Styles are a file of the library, loaded once; nothing is made of them while somebody works.
+  zeroRuntime: true,
+  hashed: false,
   token: {
     colorPrimary: DESK.stamp,
     colorInfo: DESK.stamp,
@@ -46,6 +49,8 @@ export const deskTheme: ThemeConfig = {
 
 /** The same on the floor: dark ground, larger, for hands that are wet. */
 export const floorTheme: ThemeConfig = {
+  zeroRuntime: true,
+  hashed: false,
   token: {
     colorPrimary: FLOOR.act,
     colorLink: FLOOR['act-edge'],

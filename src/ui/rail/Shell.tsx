@@ -7,18 +7,20 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { openDialogs } from '../kit/keys/scopes';
 import { useKey } from '../kit/keys/useKey';
 import { useHouseEvents } from '../kit/live/useLive';
-import { SignInAgain } from '../kit/SignInAgain';
+import { endedSession } from '../kit/session';
 import { useSignal } from '../kit/useSignal';
 import { WhoIsHere, type Who } from '../kit/Who';
 import { OutboxMark } from '../outbox/OutboxMark';
 import { ShellContext, type Opened } from './shellContext';
 import { hooksFor, shareInHand } from './stages';
 
+const SignInDialog = dynamic(() => import('../kit/SignInDialog').then((module) => module.SignInDialog));
 const Palette = dynamic(() => import('./Palette').then((module) => module.Palette));
 const KeyHelp = dynamic(() => import('./KeyHelp').then((module) => module.KeyHelp));
 
 /** What every page of somebody signed in has: the keys that hold everywhere, what they open, and the house's events. */
 export function Shell({ who, children }: { who: Who; children: ReactNode }) {
+  const ended = useSignal(endedSession);
   const [opened, setOpened] = useState<Opened>(null);
   const path = usePathname();
   const router = useRouter();
@@ -45,7 +47,7 @@ export function Shell({ who, children }: { who: Who; children: ReactNode }) {
         {children}
         {opened === 'palette' && <Palette shareId={shareId} onClose={close} />}
         {opened === 'keys' && <KeyHelp hooks={hooks} onClose={close} />}
-        <SignInAgain />
+        {ended && <SignInDialog onDone={ended.answer} />}
       </ShellContext.Provider>
     </WhoIsHere>
   );

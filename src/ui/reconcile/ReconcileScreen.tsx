@@ -1,6 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { LineComparison, Verdict } from '@/core/reconcile/reconcile';
@@ -9,12 +10,17 @@ import type { BalanceView } from '@/server/settle';
 import { useLive } from '../kit/live/useLive';
 import { WorkingOf } from '../kit/WorkingOf';
 import { ShareHeader } from '../kit/ShareHeader';
-import { BridgeChart } from './BridgeChart';
 import { BridgeTable } from './BridgeTable';
-import { CloseDialog } from './CloseDialog';
-import { ExplainDialog } from './ExplainDialog';
 import { LineTable } from './LineTable';
 import styles from './ReconcileScreen.module.css';
+
+/** The picture is large and its figures stand in a table below it: it comes when the page is there. */
+const BridgeChart = dynamic(() => import('./BridgeChart').then((module) => module.BridgeChart), {
+  ssr: false,
+  loading: () => <div style={{ height: 300 }} />,
+});
+const CloseDialog = dynamic(() => import('./CloseDialog').then((module) => module.CloseDialog));
+const ExplainDialog = dynamic(() => import('./ExplainDialog').then((module) => module.ExplainDialog));
 
 const VERDICT_WORDS: Record<Verdict, string> = {
   open: 'not all is weighed yet',

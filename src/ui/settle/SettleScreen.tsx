@@ -1,14 +1,20 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import type { Settlement } from '@/core/order/settlement';
 import { Money } from '../kit/Amount';
 import { BillLines } from '../kit/BillLines';
+import { Coming } from '../kit/States';
 import { useLive } from '../kit/live/useLive';
 import { ShareHeader } from '../kit/ShareHeader';
-import { Payments } from './Payments';
 import styles from './SettleScreen.module.css';
+
+const Payments = dynamic(() => import('./Payments').then((module) => module.Payments), {
+  ssr: false,
+  loading: () => <Coming words="Loading what is due" rows={4} />,
+});
 
 /** The bill beside its estimate, the money, the hand-over and the statement. */
 export function SettleScreen({ view: first }: { view: Settlement }) {

@@ -29,7 +29,8 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
       <table className={styles.boxTable}>
         <thead>
           <tr>
-            <th colSpan={2}>in the boxes, expected</th>
+            <th>in the boxes, expected</th>
+            <th />
             <th className="num">{unit}</th>
             <th className="num">pieces</th>
             <th className="num">packs</th>

@@ -4,18 +4,10 @@ import { Checkbox, Input, Segmented } from 'antd';
 import { keepsWords } from '@/core/label/label';
 import { tradeOffSentence } from '@/core/questions/evaluate';
 import type { Wrap } from '@/core/sheet/types';
+import { WRAP_WORDS } from './extrasSummary';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
-
-const WRAP_WORDS: Record<Wrap, string> = { vacuum: 'vacuum bag', paper: 'film and paper' };
-
-/** One line for the row when it is closed. */
-export function extrasSummary({ sheet, situation }: SheetState): string {
-  const kept = situation.species.poolKeeps.filter((keep) => sheet.keeps[keep.id]).map((keep) => keep.title);
-  const words = [WRAP_WORDS[sheet.wrap], ...kept.map((title) => `${title.toLowerCase()} kept`)];
-  return sheet.instructions ? `${words.join(', ')}; “${sheet.instructions}”` : words.join(', ');
-}
 
 /** How it is wrapped, what is kept besides the cuts, and the words nobody may miss. */
 export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boolean }) {

@@ -1,25 +1,24 @@
 'use client';
 
-import { memo, useDeferredValue, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { tradeOffSentence } from '@/core/questions/evaluate';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import { formOf } from '@/core/sheet/houseSheet';
-import type { Answer, Sheet } from '@/core/sheet/types';
+import { whyNotOffered } from '@/core/sheet/situation';
+import type { Sheet } from '@/core/sheet/types';
 import type { Decision, Option } from '@/core/species/types';
+import { answeredOn } from './answered';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
-
-/** A sheet with another answer of the open zone, on the side that is looked at. */
-export type Answered = (sheet: Sheet, answer: Answer) => Sheet;
 
 type Props = {
   decision: Decision;
   options: readonly Option[];
-  state: SheetState;
+  settled: SheetState;
+  side: 1 | 2;
   chosen: ReadonlySet<string>;
   locked: boolean;
-  answered: Answered;
   onChoose: (option: string) => void;
 };
 
@@ -27,11 +26,14 @@ type Props = {
  * The ways of the open zone side by side, with what each gives and costs. Which one is chosen is shown at once; what the
  * others would give follows when the figures of the choice stand on the screen.
  */
-export function OptionCards({ decision, options, state, chosen, locked, answered, onChoose }: Props) {
+export function OptionCards({ decision, options, settled, side, chosen, locked, onChoose }: Props) {
   const [pointed, setPointed] = useState<string>();
-  const settled = useDeferredValue(state);
   const other = (option: Option) =>
-    answered(settled.sheet, { forms: [formOf(decision, option.id, settled.situation)] });
+    answeredOn(side, decision.id)(settled.sheet, { forms: [formOf(decision, option.id, settled.situation)] });
+  const figures = useMemo(() => {
+    const offered = decision.options.filter((option) => !whyNotOffered(option, settled.situation));
+    return new Map(offered.map((option) => [option.id, figuresOf(settled, { decision, option, side })]));
+  }, [decision, settled, side]);
   const answer = settled.sheet.answers[decision.id];
   const spoken = options.find((option) => option.id === (pointed ?? [...chosen][0]));
   return (
@@ -45,7 +47,7 @@ export function OptionCards({ decision, options, state, chosen, locked, answered
             index={index}
             chosen={chosen.has(option.id)}
             locked={locked}
-            {...figuresOf(settled, { decision, option, isChosen: chosen.has(option.id), other })}
+            {...figures.get(option.id)!}
             onChoose={onChoose}
             onPoint={setPointed}
           />
@@ -68,12 +70,15 @@ function against({ now, evaluations, situation, ground }: SheetState, sheet: She
 }
 
 type Figures = { weight: string; unit: string; pieces: number; instead: string; money: string };
-type Asked = { decision: Decision; option: Option; isChosen: boolean; other: (option: Option) => Sheet };
+type Asked = { decision: Decision; option: Option; side: 1 | 2 };
 
 /** What a card says: plain words and figures, so that a card that says the same is not drawn again. */
-function figuresOf(state: SheetState, { decision, option, isChosen, other }: Asked): Figures {
-  const { now, evaluations, ground, situation } = state;
-  const way = isChosen ? now : evaluations.of(other(option));
+function figuresOf(state: SheetState, { decision, option, side }: Asked): Figures {
+  const { now, evaluations, ground, situation, sheet } = state;
+  const standing = (side === 2 ? sheet.secondSide[decision.id] : undefined) ?? sheet.answers[decision.id];
+  const isChosen = standing?.forms.some((form) => form.option === option.id) ?? false;
+  const asked = { forms: [formOf(decision, option.id, situation)] };
+  const way = isChosen ? now : evaluations.of(answeredOn(side, decision.id)(sheet, asked));
   const lines = way.forecast.lines.filter((line) => line.decision === decision.id);
   const packed = sumWeights(lines.map((line) => line.packaged));
   const money = (way.bill.total - now.bill.total) as Cents;

@@ -1,7 +1,7 @@
 'use client';
 
-import { Button, Popover } from 'antd';
-import { useState, type RefObject } from 'react';
+import { Button } from 'antd';
+import type { RefObject } from 'react';
 import type { Finding } from '@/core/questions/findings';
 import { waysOut } from '@/core/questions/clash';
 import { tradeOffSentence } from '@/core/questions/evaluate';
@@ -10,6 +10,7 @@ import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { inSentence } from '@/core/quantity/inSentence';
 import { formatWeight } from '@/core/quantity/weight';
+import { Opens } from '../kit/Opens';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
@@ -21,7 +22,6 @@ type Props = {
 
 /** How many questions are open, and what they are. */
 export function Questions({ findings, state, onOpen }: Props) {
-  const [shown, setShown] = useState(false);
   const blocking = findings.filter((finding) => finding.blocks);
   const remarks = findings.length - blocking.length;
   if (findings.length === 0) return <span className={styles.complete}>complete</span>;
@@ -29,31 +29,30 @@ export function Questions({ findings, state, onOpen }: Props) {
     blocking.length > 0 ? counted(blocking.length, 'question') : '',
     remarks > 0 ? counted(remarks, 'remark') : '',
   ];
-  const count = (
-    <button
-      type="button"
-      className={blocking.length > 0 ? styles.openCount : styles.remarkCount}
-      autoFocus={shown}
-      {...(shown ? {} : { onClick: () => setShown(true) })}
-    >
-      {words.filter(Boolean).join(', ')}
-    </button>
-  );
-  if (!shown) return count;
-  const open = (decision: string) => {
-    setShown(false);
-    onOpen(decision);
-  };
   return (
-    <Popover
-      trigger="click"
-      content={<QuestionList findings={findings} state={state.current} onOpen={open} />}
-      open
-      onOpenChange={setShown}
+    <Opens
       placement="bottomLeft"
+      content={(close) => (
+        <QuestionList
+          findings={findings}
+          state={state.current}
+          onOpen={(decision) => {
+            close();
+            onOpen(decision);
+          }}
+        />
+      )}
     >
-      {count}
-    </Popover>
+      {(opening) => (
+        <button
+          type="button"
+          className={blocking.length > 0 ? styles.openCount : styles.remarkCount}
+          {...opening}
+        >
+          {words.filter(Boolean).join(', ')}
+        </button>
+      )}
+    </Opens>
   );
 }
 

@@ -1,39 +1,35 @@
 'use client';
 
 import { Segmented } from 'antd';
+import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import { formOf, withAnswer } from '@/core/sheet/houseSheet';
+import { formOf } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
 import type { Answer, Sheet } from '@/core/sheet/types';
 import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { useKey } from '../kit/keys/useKey';
 import { useSteady } from '../kit/useSteady';
-import { FormRows } from './FormRows';
-import { OptionCards, type Answered } from './OptionCards';
+import { answeredOn } from './answered';
+import { OptionCards } from './OptionCards';
 import { ClashChoice } from './Questions';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
-type Props = { decision: Decision; state: SheetState; view: SheetView };
-
-function answeredOn(side: 1 | 2, decision: string): Answered {
-  return (sheet: Sheet, answer: Answer) =>
-    side === 1
-      ? withAnswer(sheet, decision, answer)
-      : { ...sheet, secondSide: { ...sheet.secondSide, [decision]: answer } };
-}
+type Props = { decision: Decision; state: SheetState; settled: SheetState; view: SheetView };
 
 /** The open zone: its forms side by side with what each gives and costs, and what the chosen ones need to know. */
-export function ZoneEditor({ decision, state, view: { locked } }: Props) {
-  const { situation, sheet, findings } = state;
+export function ZoneEditor({ decision, state, settled, view: { locked } }: Props) {
+  const { situation, sheet } = state;
   const [side, setSide] = useState<1 | 2>(1);
-  const answer = (side === 2 ? sheet.secondSide[decision.id] : undefined) ?? sheet.answers[decision.id];
+  const answerIn = (from: Sheet) =>
+    (side === 2 ? from.secondSide[decision.id] : undefined) ?? from.answers[decision.id];
+  const [answer, settledAnswer] = [answerIn(sheet), answerIn(settled.sheet)];
   const answered = answeredOn(side, decision.id);
   const offered = decision.options.filter((option) => !whyNotOffered(option, situation));
   const refused = decision.options.filter((option) => whyNotOffered(option, situation));
-  const mine = findings.filter(
+  const mine = settled.findings.filter(
     (finding) => finding.decision === decision.id || finding.holder === decision.id,
   );
   const clash = mine.find((finding) => finding.kind === 'clash');
@@ -74,16 +70,18 @@ export function ZoneEditor({ decision, state, view: { locked } }: Props) {
       <OptionCards
         decision={decision}
         options={offered}
-        state={state}
+        settled={settled}
+        side={side}
         chosen={new Set(answer?.forms.map((form) => form.option))}
         locked={locked}
-        answered={answered}
         onChoose={choose}
       />
       {refused.length > 0 && (
         <p className="quiet">{refused.map((option) => whyNotOffered(option, situation)).join(' ')}</p>
       )}
-      {answer && <Forms decision={decision} answer={answer} state={state} side={side} locked={locked} />}
+      {settledAnswer && (
+        <Forms decision={decision} answer={settledAnswer} state={state} side={side} locked={locked} />
+      )}
       {mine
         .filter((finding) => finding.kind !== 'unanswered' && finding !== clash)
         .map((finding) => (
@@ -113,7 +111,8 @@ function Forms({ decision, answer, state, side, locked }: FormsProps) {
   );
 }
 
-const SteadyFormRows = memo(FormRows);
+/** Fields are dear to load as well: they come when the first zone that has some is open. */
+const SteadyFormRows = memo(dynamic(() => import('./FormRows').then((module) => module.FormRows)));
 
 type SwitchProps = { side: 1 | 2; differs: boolean; onSide: (side: 1 | 2) => void; onSame: () => void };
 

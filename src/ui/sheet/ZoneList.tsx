@@ -1,35 +1,47 @@
 'use client';
 
-import { memo } from 'react';
+import dynamic from 'next/dynamic';
+import { memo, useMemo } from 'react';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary, grindSummary } from '@/core/sheet/summary';
 import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
-import { ExtrasEditor, extrasSummary } from './ExtrasEditor';
-import { GrindEditor } from './GrindEditor';
+import { extrasSummary } from './extrasSummary';
 import { EXTRAS_ROW, FAT_BESIDE, GRIND_ROW } from './rows';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 import { ZoneEditor } from './ZoneEditor';
 
-type Props = { state: SheetState; view: SheetView; open: string; onOpen: (row: string) => void };
+const ExtrasEditor = dynamic(() => import('./ExtrasEditor').then((module) => module.ExtrasEditor));
+const GrindEditor = dynamic(() => import('./GrindEditor').then((module) => module.GrindEditor));
+
+type Props = {
+  state: SheetState;
+  /** The same a moment later: what closed rows and the fields of the open one are drawn from. */
+  settled: SheetState;
+  view: SheetView;
+  open: string;
+  onOpen: (row: string) => void;
+};
 
 /** Every decision in the cutter's order, one open at a time; then the grind, then what is kept besides. */
-export function ZoneList({ state, view, open, onOpen }: Props) {
+export function ZoneList({ state, settled, view, open, onOpen }: Props) {
+  const decisions = useMemo(() => decisionsAsked(state.situation), [state.situation]);
+  const rows = useMemo(() => decisions.map((decision) => rowOf(settled, decision)), [decisions, settled]);
   return (
     <>
-      {decisionsAsked(state.situation).map((decision) =>
+      {decisions.map((decision, index) =>
         decision.id === open ? (
-          <ZoneEditor key={decision.id} decision={decision} state={state} view={view} />
+          <ZoneEditor key={decision.id} decision={decision} state={state} settled={settled} view={view} />
         ) : (
-          <Row key={decision.id} id={decision.id} {...rowOf(state, decision)} onOpen={onOpen} />
+          <Row key={decision.id} id={decision.id} {...rows[index]!} onOpen={onOpen} />
         ),
       )}
       {open === GRIND_ROW ? (
         <GrindEditor state={state} view={view} />
       ) : (
-        <Row id={GRIND_ROW} {...grindRow(state)} onOpen={onOpen} />
+        <Row id={GRIND_ROW} {...grindRow(settled)} onOpen={onOpen} />
       )}
       {open === EXTRAS_ROW ? (
         <ExtrasEditor state={state} locked={view.locked} />
@@ -37,7 +49,7 @@ export function ZoneList({ state, view, open, onOpen }: Props) {
         <Row
           id={EXTRAS_ROW}
           title="Wrap, extras"
-          words={extrasSummary(state)}
+          words={extrasSummary(settled)}
           alarming={false}
           weight=""
           onOpen={onOpen}

@@ -8,6 +8,7 @@ import type { Sheet } from '@/core/sheet/types';
 import type { Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { act } from '../kit/act';
+import { afterPaint } from '../kit/afterPaint';
 import { Evaluations } from './evaluations';
 import { readKept, writeKept } from './keptSheet';
 import { SheetSaver } from './sheetSaver';
@@ -18,6 +19,7 @@ export type SheetState = {
   readonly ground: Ground;
   readonly evaluations: Evaluations;
   readonly now: Evaluation;
+  /** What is open and what is remarked; worked out when it is first asked for, after the figures. */
   readonly findings: readonly Finding[];
   readonly saver: SheetSaver;
   readonly change: (sheet: Sheet) => void;
@@ -47,17 +49,14 @@ export function useSheet(view: SheetView, species: Species): SheetState {
   );
   const evaluations = useMemo(() => new Evaluations(ground), [ground]);
   const now = useMemo(() => evaluations.of(sheet), [evaluations, sheet]);
-  const findings = useMemo(
-    () => findingsOf({ situation, sheet, coldSides: view.coldSides }, now.forecast),
-    [situation, sheet, view.coldSides, now],
-  );
   const stand = useRef(sheet);
   const put = useCallback(
     (next: Sheet) => {
       stand.current = next;
       setSheet(next);
       setApproved(false);
-      saver.change(next);
+      // Kept and sent once the figures stand on the screen: writing to the browser's store takes its time.
+      afterPaint(() => saver.change(next));
     },
     [saver],
   );
@@ -83,18 +82,25 @@ export function useSheet(view: SheetView, species: Species): SheetState {
     if (kept) queueMicrotask(() => change(kept.sheet));
   }, [view, change]);
 
-  return {
-    sheet,
-    situation,
-    ground,
-    evaluations,
-    now,
-    findings,
-    saver,
-    change,
-    undo: steps.length > 0 ? undo : undefined,
-    approved,
-  };
+  const mayUndo = steps.length > 0;
+  return useMemo(() => {
+    let known: readonly Finding[] | undefined;
+    return {
+      sheet,
+      situation,
+      ground,
+      evaluations,
+      now,
+      get findings() {
+        known ??= findingsOf({ situation, sheet, coldSides: ground.coldSides }, now.forecast);
+        return known;
+      },
+      saver,
+      change,
+      undo: mayUndo ? undo : undefined,
+      approved,
+    };
+  }, [approved, change, evaluations, ground, mayUndo, now, saver, sheet, situation, undo]);
 }
 
 /** What saves the sheet; sends at once when the network is back. */

@@ -1,9 +1,9 @@
 'use client';
 
-import { Popover } from 'antd';
 import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Pack, PackLine } from '@/server/ticket';
 import { DestinationMark, destinationClass } from '../kit/DestinationMark';
+import { Opens } from '../kit/Opens';
 import styles from './TicketScreen.module.css';
 
 type Props = { lines: readonly PackLine[]; unit: WeighingUnit; started: boolean };
@@ -57,14 +57,22 @@ function PackBar({ line, most, unit }: { line: PackLine; most: number; unit: Wei
   return (
     <span className={styles.packBar}>
       {line.packs.map((pack) => (
-        <Popover key={pack.id} trigger="click" content={<LabelOf pack={pack} unit={unit} />} title={line.cut}>
-          <button
-            type="button"
-            className={destinationClass(line.destination)}
-            style={width(pack.net)}
-            aria-label={`${line.cut}, pack ${pack.serial}, ${formatWeight(pack.net, unit)} ${unit}`}
-          />
-        </Popover>
+        <Opens
+          key={pack.id}
+          title={line.cut}
+          placement="top"
+          content={() => <LabelOf pack={pack} unit={unit} />}
+        >
+          {(opening) => (
+            <button
+              type="button"
+              className={destinationClass(line.destination)}
+              style={width(pack.net)}
+              aria-label={`${line.cut}, pack ${pack.serial}, ${formatWeight(pack.net, unit)} ${unit}`}
+              {...opening}
+            />
+          )}
+        </Opens>
       ))}
       {Array.from({ length: missing }, (_, at) => (
         <i key={at} style={width(usual)} />

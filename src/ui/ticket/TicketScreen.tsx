@@ -1,6 +1,7 @@
 'use client';
 
 import { Button } from 'antd';
+import dynamic from 'next/dynamic';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
@@ -11,12 +12,15 @@ import { WholeBar } from '../kit/WholeBar';
 import { useWho } from '../kit/Who';
 import { BASIS_WORDS } from '../kit/words';
 import { Asked, MoneyBlock, OnTheRail, Papers, People } from './blocks';
-import { CancelDialog, CorrectDialog, SellDialog } from './Changes';
 import { nextAct } from './nextAct';
 import { Packs } from './Packs';
 import { ShareLine } from './ShareLine';
 import { SideInWords } from './SideInWords';
 import styles from './TicketScreen.module.css';
+
+const CorrectDialog = dynamic(() => import('./Changes').then((module) => module.CorrectDialog));
+const CancelDialog = dynamic(() => import('./Changes').then((module) => module.CancelDialog));
+const SellDialog = dynamic(() => import('./Changes').then((module) => module.SellDialog));
 
 type Opened = 'correct' | 'cancel' | 'sell' | null;
 

@@ -1,7 +1,6 @@
 'use client';
 
 import {
-  App,
   Button,
   Checkbox,
   DatePicker,
@@ -9,6 +8,7 @@ import {
   Drawer,
   Form,
   Input,
+  message as messages,
   Segmented,
   Select,
   Table,
@@ -186,10 +186,11 @@ function Fields() {
 
 function Asking() {
   const [open, setOpen] = useState<'dialog' | 'drawer' | null>(null);
-  const { message } = App.useApp();
+  const [message, holder] = messages.useMessage();
   const close = () => setOpen(null);
   return (
     <Piece title="Asking, and being refused">
+      {holder}
       <p className={styles.row}>
         <Button onClick={() => setOpen('dialog')}>A dialog</Button>
         <Button onClick={() => setOpen('drawer')}>A drawer</Button>

@@ -4,18 +4,11 @@ import { Button, Form, Input } from 'antd';
 import { useState } from 'react';
 import { Dialog } from './Dialog';
 import styles from './Dialog.module.css';
-import { endedSession } from './session';
 import { signIn } from './signIn';
-import { useSignal } from './useSignal';
 import { useWho } from './Who';
 
 /** The session has ended in the middle of something: the same person signs in over the page, and nothing is lost. */
-export function SignInAgain() {
-  const waiting = useSignal(endedSession);
-  return waiting ? <SignInDialog onDone={waiting.answer} /> : null;
-}
-
-function SignInDialog({ onDone }: { onDone: (signedIn: boolean) => void }) {
+export function SignInDialog({ onDone }: { onDone: (signedIn: boolean) => void }) {
   const { name } = useWho();
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);

@@ -1,0 +1,2 @@
+/** Nothing of the shop is opened for a page that only says hello. */
+export function register(): void {}
