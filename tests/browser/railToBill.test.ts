@@ -417,7 +417,7 @@ describe('step 5, reconcile', () => {
 
   step('is closed with a note, and the bill is final', async () => {
     await tove.click('Close the balance');
-    await tove.type('#closing-note', 'Looked over; drip and saw dust.');
+    await tove.type('#note', 'Looked over; drip and saw dust.');
     await tove.click('Close and make the bill final');
     await tove.sees('The bill', 'h2');
   });

@@ -28,46 +28,64 @@ export function HangScreen({ board: first }: { board: HangBoard }) {
         <Nothing>The rail is empty. Animals come here when they are booked.</Nothing>
       )}
       {board.animals.map((animal) => (
-        <section key={animal.animalId} className={styles.animal} aria-label={`Tag ${animal.tag}`}>
-          <header>
-            <h2>{animal.tag}</h2>
-            <span>
-              {animal.species.toLowerCase()} from {animal.farm}
-            </span>
-            <span className="quiet">{animal.shares}</span>
-            {animal.weighedIn.length > 0 && (
-              <span className="quiet">weighed with {animal.weighedIn.join(', ').toLowerCase()}</span>
-            )}
-            {animal.chilling && <span className="alarm">still chilling: not to the block today</span>}
-            <Days animal={animal} />
-          </header>
-          <table>
-            <thead>
-              <tr>
-                <th>side</th>
-                <th className="num">hot</th>
-                <th className="num">cold</th>
-                <th className="num">shrink</th>
-                <th className="num">expected by now</th>
-                <th className="num">cold expected</th>
-              </tr>
-            </thead>
-            <tbody>
-              {animal.sides.map((side) => (
-                <SideRow
-                  key={side.sideId}
-                  side={side}
-                  animal={animal}
-                  unit={board.unit}
-                  onAsk={(kind) => setAsked({ side, animal, kind })}
-                />
-              ))}
-            </tbody>
-          </table>
-        </section>
+        <Animal
+          key={animal.animalId}
+          animal={animal}
+          unit={board.unit}
+          onAsk={(side, kind) => setAsked({ side, animal, kind })}
+        />
       ))}
       {asked && <RailTicketDialog asked={asked} unit={board.unit} onClose={() => setAsked(null)} />}
     </div>
+  );
+}
+
+type AnimalProps = {
+  animal: AnimalOnRail;
+  unit: WeighingUnit;
+  onAsk: (side: SideOnRail, kind: 'hot' | 'cold') => void;
+};
+
+/** One animal that hangs, with its sides. */
+function Animal({ animal, unit, onAsk }: AnimalProps) {
+  return (
+    <section className={styles.animal} aria-label={`Tag ${animal.tag}`}>
+      <header>
+        <h2>{animal.tag}</h2>
+        <span>
+          {animal.species.toLowerCase()} from {animal.farm}
+        </span>
+        <span className="quiet">{animal.shares}</span>
+        {animal.weighedIn.length > 0 && (
+          <span className="quiet">weighed with {animal.weighedIn.join(', ').toLowerCase()}</span>
+        )}
+        {animal.chilling && <span className="alarm">still chilling: not to the block today</span>}
+        <Days animal={animal} />
+      </header>
+      <table>
+        <thead>
+          <tr>
+            <th>side</th>
+            {['hot', 'cold', 'shrink', 'expected by now', 'cold expected'].map((head) => (
+              <th key={head} className="num">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {animal.sides.map((side) => (
+            <SideRow
+              key={side.sideId}
+              side={side}
+              animal={animal}
+              unit={unit}
+              onAsk={(kind) => onAsk(side, kind)}
+            />
+          ))}
+        </tbody>
+      </table>
+    </section>
   );
 }
 

@@ -29,14 +29,7 @@ export function SignInDialog({ onDone }: { onDone: (signedIn: boolean) => void }
           {dialog}
         </Form>
       )}
-      footer={
-        <div className={styles.foot}>
-          <Button href="/sign-in">Somebody else</Button>
-          <Button type="primary" htmlType="submit" loading={busy} data-main>
-            Sign in and go on
-          </Button>
-        </div>
-      }
+      footer={<Foot busy={busy} />}
     >
       <p>What you have typed is still here, {name}. Sign in again and it goes on where it was.</p>
       <Form.Item
@@ -48,5 +41,16 @@ export function SignInDialog({ onDone }: { onDone: (signedIn: boolean) => void }
         <Input.Password autoComplete="current-password" />
       </Form.Item>
     </Dialog>
+  );
+}
+
+function Foot({ busy }: { busy: boolean }) {
+  return (
+    <div className={styles.foot}>
+      <Button href="/sign-in">Somebody else</Button>
+      <Button type="primary" htmlType="submit" loading={busy} data-main>
+        Sign in and go on
+      </Button>
+    </div>
   );
 }

@@ -33,6 +33,8 @@ export const deskTheme: ThemeConfig = {
     controlHeightSM: TYPE.control,
     // Figures move in the frame of the choice, dialogs stand at once.
     motion: false,
+    // What is on its way can still be read.
+    opacityLoading: 0.9,
     wireframe: false,
     boxShadow: 'none',
     boxShadowSecondary: `0 6px 24px ${DESK.ink}29`,

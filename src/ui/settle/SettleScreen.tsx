@@ -19,7 +19,7 @@ const Payments = dynamic(() => import('./Payments').then((module) => module.Paym
 /** The bill beside its estimate, the money, the hand-over and the statement. */
 export function SettleScreen({ view: first }: { view: Settlement }) {
   const { value: view } = useLive('settleView', { shareId: first.shareId }, first);
-  const { sign, unit, reconciliation: balance } = view;
+  const { sign } = view;
   return (
     <div className={styles.page}>
       <ShareHeader name={view.name} about={view.about}>
@@ -44,38 +44,52 @@ export function SettleScreen({ view: first }: { view: Settlement }) {
         <section>
           <Payments view={view} />
           <h2 className={styles.sub}>In the boxes</h2>
-          <table>
-            <tbody>
-              {view.packs.map((pack) => (
-                <tr key={pack.cut}>
-                  <td>
-                    {pack.cut}
-                    {pack.green !== null && (
-                      <span className="quiet">
-                        {' '}
-                        from {formatWeight(pack.green, unit)} {unit} green
-                      </span>
-                    )}
-                  </td>
-                  <td className="num">{pack.packs}</td>
-                  <td className="num">{formatWeight(pack.net, unit)}</td>
-                </tr>
-              ))}
-              <tr>
-                <td>
-                  <b>take-home</b>, {(balance.yieldBp / 100).toFixed(1)} % of{' '}
-                  {formatWeight(balance.cold, unit)} {unit} cold
-                </td>
-                <td className="num">{view.packs.reduce((sum, pack) => sum + pack.packs, 0)}</td>
-                <td className="num">
-                  <b>{formatWeight(balance.boxes, unit)}</b>
-                </td>
-              </tr>
-            </tbody>
-          </table>
+          <PackTable view={view} />
         </section>
       </div>
     </div>
+  );
+}
+
+/** What is in the boxes, and what of the hanging weight that is. */
+function PackTable({ view: { packs, unit, reconciliation: balance } }: { view: Settlement }) {
+  return (
+    <table>
+      <thead>
+        <tr>
+          <th>cut</th>
+          <th className="num">packs</th>
+          <th className="num">{unit}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {packs.map((pack) => (
+          <tr key={pack.cut}>
+            <td>
+              {pack.cut}
+              {pack.green !== null && (
+                <span className="quiet">
+                  {' '}
+                  from {formatWeight(pack.green, unit)} {unit} green
+                </span>
+              )}
+            </td>
+            <td className="num">{pack.packs}</td>
+            <td className="num">{formatWeight(pack.net, unit)}</td>
+          </tr>
+        ))}
+        <tr>
+          <td>
+            <b>take-home</b>, {(balance.yieldBp / 100).toFixed(1)} % of {formatWeight(balance.cold, unit)}{' '}
+            {unit} cold
+          </td>
+          <td className="num">{packs.reduce((sum, pack) => sum + pack.packs, 0)}</td>
+          <td className="num">
+            <b>{formatWeight(balance.boxes, unit)}</b>
+          </td>
+        </tr>
+      </tbody>
+    </table>
   );
 }
 

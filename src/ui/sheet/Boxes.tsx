@@ -1,6 +1,6 @@
 'use client';
 
-import { memo, useState, type RefObject } from 'react';
+import { memo, useState, type ReactNode, type RefObject } from 'react';
 import type { ForecastLine } from '@/core/forecast/types';
 import { inSentence } from '@/core/quantity/inSentence';
 import { formatInches } from '@/core/quantity/length';
@@ -108,43 +108,38 @@ function Totals({ state: { now, situation, ground } }: { state: SheetState }) {
   const { forecast, bill } = now;
   const { species, unit } = situation;
   const { sign } = ground.priceList;
+  const deposit = bill.due === bill.total ? '' : `, ${formatMoney(bill.due, sign)} after deposit`;
+  const [low, high] = [forecast.takeHomeLow, forecast.takeHomeHigh].map((w) => formatWeight(w, 0));
   return (
     <dl className={styles.totals}>
-      <div>
-        <dt>
-          <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, species, unit)}>
-            <span className={styles.bigFigure}>{formatWeight(forecast.takeHome, 1)}</span>
-            <span className="unit">{unit}</span>
-          </WorkingOf>
-        </dt>
-        <dd>
-          take-home, {formatWeight(forecast.takeHomeLow, 0)} to {formatWeight(forecast.takeHomeHigh, 0)}
-        </dd>
-      </div>
-      <div>
-        <dt>
-          <span className={styles.bigFigure}>{(forecast.yieldBp / 100).toFixed(1)}</span>
-          <span className="unit">%</span>
-        </dt>
-        <dd>of cold weight</dd>
-      </div>
-      <div>
-        <dt>
-          <span className={styles.bigFigure}>{forecast.freezerCuFt.toFixed(1)}</span>
-          <span className="unit">cu ft</span>
-        </dt>
-        <dd>freezer</dd>
-      </div>
-      <div>
-        <dt>
-          <span className={styles.bigFigure}>{formatMoney(bill.total, sign)}</span>
-        </dt>
-        <dd>
-          estimate
-          {bill.due !== bill.total && `, ${formatMoney(bill.due, sign)} after deposit`}
-        </dd>
-      </div>
+      <Total words={`take-home, ${low} to ${high}`} unit={unit}>
+        <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, species, unit)}>
+          <span className={styles.bigFigure}>{formatWeight(forecast.takeHome, 1)}</span>
+        </WorkingOf>
+      </Total>
+      <Total words="of cold weight" unit="%">
+        <span className={styles.bigFigure}>{(forecast.yieldBp / 100).toFixed(1)}</span>
+      </Total>
+      <Total words="freezer" unit="cu ft">
+        <span className={styles.bigFigure}>{forecast.freezerCuFt.toFixed(1)}</span>
+      </Total>
+      <Total words={`estimate${deposit}`} unit="">
+        <span className={styles.bigFigure}>{formatMoney(bill.total, sign)}</span>
+      </Total>
     </dl>
+  );
+}
+
+/** One figure with its unit, and below it in words what it is. */
+function Total({ words, unit, children }: { words: string; unit: string; children: ReactNode }) {
+  return (
+    <div>
+      <dt>
+        {children}
+        {unit !== '' && <span className="unit">{unit}</span>}
+      </dt>
+      <dd>{words}</dd>
+    </div>
   );
 }
 

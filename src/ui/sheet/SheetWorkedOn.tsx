@@ -25,28 +25,9 @@ export function SheetWorkedOn({ view, species }: { view: SheetView; species: Spe
   const state = useSheet(view, species);
   // The figures of a choice are drawn first; what the eye goes to afterwards follows in the frames after.
   const settled = useSettled(state);
-  const asked = useSearchParams().get('row');
-  const { situation, now } = state;
-  const [open, setOpen] = useState<string>(
-    () => asked ?? firstOpen(state) ?? decisionsAsked(situation)[0]!.id,
-  );
-  const rows = [...decisionsAsked(situation).map((decision) => decision.id), GRIND_ROW, EXTRAS_ROW];
+  const { now } = state;
+  const [open, setOpen] = useOpenRow(state, settled);
   const openDecision = species.decisions.find((decision) => decision.id === open);
-
-  const step = (by: number) =>
-    setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
-  useScope('sheet');
-  useKey('sheet', 'next', () => step(1));
-  useKey('sheet', 'before', () => step(-1));
-  useKey('sheet', 'question', () => setOpen((before) => nextQuestion(settled, before) ?? before));
-
-  const [followed, setFollowed] = useState(asked);
-  if (asked !== followed) {
-    // The palette leads to a row by the address, on the sheet that is open already too.
-    setFollowed(asked);
-    if (asked) setOpen(asked);
-  }
-
   return (
     <div className={styles.screen}>
       <SteadyHeader view={view} state={settled} onQuestion={setOpen} />
@@ -62,6 +43,27 @@ export function SheetWorkedOn({ view, species }: { view: SheetView; species: Spe
       <WeightBar forecast={now.forecast} unit={view.unit} basis={view.weightBasis} />
     </div>
   );
+}
+
+/** Which row is open: the first question, what the palette leads to, and what the keys go on to. */
+function useOpenRow(state: SheetState, settled: SheetState): [string, (row: string) => void] {
+  const asked = useSearchParams().get('row');
+  const decisions = decisionsAsked(state.situation);
+  const [open, setOpen] = useState<string>(() => asked ?? firstOpen(state) ?? decisions[0]!.id);
+  const rows = [...decisions.map((decision) => decision.id), GRIND_ROW, EXTRAS_ROW];
+  const step = (by: number) =>
+    setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
+  useScope('sheet');
+  useKey('sheet', 'next', () => step(1));
+  useKey('sheet', 'before', () => step(-1));
+  useKey('sheet', 'question', () => setOpen((before) => nextQuestion(settled, before) ?? before));
+  const [followed, setFollowed] = useState(asked);
+  if (asked !== followed) {
+    // The palette leads to a row by the address, on the sheet that is open already too.
+    setFollowed(asked);
+    if (asked) setOpen(asked);
+  }
+  return [open, setOpen];
 }
 
 type SideProps = {

@@ -85,20 +85,10 @@ function sheetWords({ sheet: { version, approved, open } }: TicketView): string 
   return `version ${version}, ${approved ? 'approved' : open > 0 ? `${open} open` : 'not approved yet'}`;
 }
 
-function Head({ view, onOpen }: { view: TicketView; onOpen: (opened: Opened) => void }) {
-  const router = useRouter();
-  const { role } = useWho();
-  const { office, others, unsold, cancelled, stage, shareId } = view;
-  const next = nextAct(stage, shareId, role);
-  const mayCancel = office && ['book', 'hang', 'sheet', 'wrap'].includes(stage) && view.balance === null;
-  const other = others[0]?.shareId;
-  const go = (to: string | undefined) => to && router.push(to);
-  useScope('ticket');
-  useKey('ticket', 'correct', () => onOpen('correct'), office !== null && !cancelled);
-  useKey('ticket', 'print', () => window.print());
-  useKey('ticket', 'act', () => go(next?.page), next !== undefined);
-  useKey('ticket', 'before', () => go(other && `/ticket/${other}`));
-  useKey('ticket', 'after', () => go(others.at(-1)?.shareId && `/ticket/${others.at(-1)!.shareId}`));
+type HeadProps = { view: TicketView; onOpen: (opened: Opened) => void };
+
+function Head({ view, onOpen }: HeadProps) {
+  const { cancelled } = view;
   return (
     <header className={styles.head} data-cancelled={cancelled ? true : undefined}>
       <h1>{view.name}</h1>
@@ -108,29 +98,57 @@ function Head({ view, onOpen }: { view: TicketView; onOpen: (opened: Opened) => 
           Called off {cancelled.at} by {cancelled.who}: {cancelled.why}
         </p>
       )}
-      <span className={styles.acts}>
-        {office && unsold.length > 0 && !cancelled && (
-          <Button onClick={() => onOpen('sell')}>
-            Sell the {unsold.length === 2 ? 'animal' : `${unsold[0]} half`}
-          </Button>
-        )}
-        {mayCancel && <Button onClick={() => onOpen('cancel')}>Call off</Button>}
-        {office && !cancelled && (
-          <Button onClick={() => onOpen('correct')}>
-            Correct a fact <kbd>E</kbd>
-          </Button>
-        )}
-        <Button onClick={() => window.print()}>
-          Print <kbd>P</kbd>
-        </Button>
-        {next && (
-          <Button type="primary" onClick={() => router.push(next.page)}>
-            {next.does} <kbd>Enter</kbd>
-          </Button>
-        )}
-      </span>
+      <Acts view={view} onOpen={onOpen} />
     </header>
   );
+}
+
+/** What can be done with the order, by button and by key. */
+function Acts({ view, onOpen }: HeadProps) {
+  const router = useRouter();
+  const { role } = useWho();
+  const { office, unsold, cancelled, stage, shareId, balance } = view;
+  const next = nextAct(stage, shareId, role);
+  const mayChange = office !== null && !cancelled;
+  const mayCancel = mayChange && balance === null && stage !== 'gone';
+  useTicketKeys(view, { next: next?.page, mayChange, onOpen });
+  return (
+    <span className={styles.acts}>
+      {mayChange && unsold.length > 0 && (
+        <Button onClick={() => onOpen('sell')}>
+          Sell the {unsold.length === 2 ? 'animal' : `${unsold[0]} half`}
+        </Button>
+      )}
+      {mayCancel && <Button onClick={() => onOpen('cancel')}>Call off</Button>}
+      {mayChange && (
+        <Button onClick={() => onOpen('correct')}>
+          Correct a fact <kbd>E</kbd>
+        </Button>
+      )}
+      <Button onClick={() => window.print()}>
+        Print <kbd>P</kbd>
+      </Button>
+      {next && (
+        <Button type="primary" onClick={() => router.push(next.page)}>
+          {next.does} <kbd>Enter</kbd>
+        </Button>
+      )}
+    </span>
+  );
+}
+
+type Able = { next: string | undefined; mayChange: boolean; onOpen: (opened: Opened) => void };
+
+function useTicketKeys({ others }: TicketView, { next, mayChange, onOpen }: Able): void {
+  const router = useRouter();
+  const go = (to: string | undefined) => to && router.push(to);
+  const ticketOf = (share: { shareId: string } | undefined) => share && `/ticket/${share.shareId}`;
+  useScope('ticket');
+  useKey('ticket', 'correct', () => onOpen('correct'), mayChange);
+  useKey('ticket', 'print', () => window.print());
+  useKey('ticket', 'act', () => go(next), next !== undefined);
+  useKey('ticket', 'before', () => go(ticketOf(others[0])));
+  useKey('ticket', 'after', () => go(ticketOf(others.at(-1))));
 }
 
 function Found({ view: { found, takenBack, unit } }: { view: TicketView }) {

@@ -53,7 +53,15 @@ export function People({ people, view }: { people: OfficeBlocks['people']; view:
 /** What the rail scale said, side by side, and what the air took. */
 export function OnTheRail({ view }: { view: TicketView }) {
   const { sides, unit, cold, hot, basis, daysHung } = view;
-  const isWeighed = basis === 'cold';
+  const taken = {
+    what: 'hanging took',
+    on: `${((100 * (hot - cold)) / hot).toFixed(2)} % of hot`,
+    minus: true,
+  };
+  const rows = [
+    ...sides.flatMap((side) => sideRows(side, sides.length > 1)),
+    ...(basis === 'cold' ? [{ ...taken, weight: (hot - cold) as Weight }] : []),
+  ];
   return (
     <>
       <h2>
@@ -61,43 +69,41 @@ export function OnTheRail({ view }: { view: TicketView }) {
       </h2>
       <table>
         <tbody>
-          {sides
-            .flatMap((side) => sideRows(side, sides.length > 1))
-            .map(({ what, on, weight }) => (
-              <tr key={`${what} ${on}`}>
-                <td>{what}</td>
-                <td className="quiet">{on}</td>
-                <td className="num">
-                  <Amount weight={weight} unit={unit} />
-                </td>
-              </tr>
-            ))}
-          {isWeighed && (
-            <tr>
-              <td>hanging took</td>
-              <td className="quiet">{((100 * (hot - cold)) / hot).toFixed(2)} % of hot</td>
+          {rows.map(({ what, on, weight, minus }) => (
+            <tr key={`${what} ${on}`}>
+              <td>{what}</td>
+              <td className="quiet">{on}</td>
               <td className="num">
-                − <Amount weight={(hot - cold) as Weight} unit={unit} />
+                {minus && '− '}
+                <Amount weight={weight} unit={unit} />
               </td>
             </tr>
-          )}
-          <tr className={styles.sum}>
-            <td>cold</td>
-            <td className="quiet">{isWeighed ? '' : basis === 'hot' ? 'expected' : 'a usual animal'}</td>
-            <td className="num">
-              <span className={styles.big}>
-                {!isWeighed && '≈ '}
-                <Amount weight={cold} unit={unit} />
-              </span>
-            </td>
-          </tr>
+          ))}
+          <Cold view={view} />
         </tbody>
       </table>
     </>
   );
 }
 
-function sideRows({ position, hot, hotOn, cold, coldOn }: SideOnTicket, both: boolean) {
+function Cold({ view: { cold, unit, basis } }: { view: TicketView }) {
+  return (
+    <tr className={styles.sum}>
+      <td>cold</td>
+      <td className="quiet">{basis === 'cold' ? '' : basis === 'hot' ? 'expected' : 'a usual animal'}</td>
+      <td className="num">
+        <span className={styles.big}>
+          {basis !== 'cold' && '≈ '}
+          <Amount weight={cold} unit={unit} />
+        </span>
+      </td>
+    </tr>
+  );
+}
+
+type RailRow = { what: string; on: string; weight: Weight; minus?: boolean };
+
+function sideRows({ position, hot, hotOn, cold, coldOn }: SideOnTicket, both: boolean): RailRow[] {
   const which = both ? `${position}, ` : '';
   return [
     ...(hot === null ? [] : [{ what: `${which}hot`, on: hotOn, weight: hot }]),

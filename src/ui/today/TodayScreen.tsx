@@ -27,35 +27,25 @@ export function TodayScreen({ today: first }: { today: Today }) {
   const rows = rowsOf(today);
   const { inHand, choose } = useDay(rows);
   const stages = hooksFor(role).map((hook) => hook.stage);
-  const shown = (when: DayRow['when']) => rows.filter((row) => row.when === when);
-  const line = (row: DayRow) => (
-    <Line key={row.key} row={row} stages={stages} inHand={inHand} onChoose={choose} />
-  );
+  const part = (when: DayRow['when']) => ({
+    rows: rows.filter((row) => row.when === when),
+    stages,
+    inHand,
+    onChoose: choose,
+  });
   return (
     <div className={styles.day} data-floor={isFloorRole(role) || undefined}>
       <Strings stages={stages} rows={rows} />
       {problem && <Old words={`What is shown may be old. ${problem.message}`} />}
       <h1 className="visuallyHidden">Today</h1>
-      <section className={styles.late} aria-label="Late">
-        {shown('late').map(line)}
-        {shown('late').length === 0 && (
-          <div className={styles.sentence}>
-            <Nothing>Nothing is late.</Nothing>
-          </div>
-        )}
-      </section>
+      <div className={styles.late}>
+        <Part {...part('late')} title="Late" nothing="Nothing is late." />
+      </div>
       <p className={styles.now}>
         {today.now.replace(/^0/, '')}, {today.day}
       </p>
-      <section aria-label="Today">
-        {shown('today').map(line)}
-        {shown('today').length === 0 && (
-          <div className={styles.sentence}>
-            <Nothing>Nothing more is due today.</Nothing>
-          </div>
-        )}
-      </section>
-      <section aria-label="To wait for">{shown('soon').map(line)}</section>
+      <Part {...part('today')} title="Today" nothing="Nothing more is due today." />
+      <Part {...part('soon')} title="To wait for" nothing="" />
       {today.gone.length > 0 && (
         <p className={styles.gone}>
           <b>Collected today:</b> {today.gone.join('; ')}
@@ -66,6 +56,24 @@ export function TodayScreen({ today: first }: { today: Today }) {
         <kbd>?</kbd> all keys
       </p>
     </div>
+  );
+}
+
+type PartProps = Omit<LineProps, 'row'> & { rows: readonly DayRow[]; title: string; nothing: string };
+
+/** The late, the day, or what is waited for; one sentence when nothing of it is there. */
+function Part({ rows, title, nothing, ...line }: PartProps) {
+  return (
+    <section aria-label={title}>
+      {rows.map((row) => (
+        <Line key={row.key} row={row} {...line} />
+      ))}
+      {rows.length === 0 && nothing !== '' && (
+        <div className={styles.sentence}>
+          <Nothing>{nothing}</Nothing>
+        </div>
+      )}
+    </section>
   );
 }
 

@@ -67,6 +67,8 @@ const WORKING = {
   source: 'This sheet, as it stands.',
 };
 
+const TYPED = { name: 'Ysolde Marrack', choice: 'hog', deposit: 'fifty', method: 'card', house: true };
+
 const ROWS = [
   { key: 1, cut: 'Loin chops', packs: 9, net: 6_920 as Weight },
   { key: 2, cut: 'Butt roast', packs: 2, net: 7_440 as Weight },
@@ -151,24 +153,24 @@ function Figures() {
 function Fields() {
   return (
     <Piece title="Fields and buttons">
-      <Form layout="vertical" requiredMark={false} className={styles.fields}>
-        <Form.Item label="A name">
-          <Input defaultValue="Ysolde Marrack" />
+      <Form layout="vertical" requiredMark={false} className={styles.fields!} initialValues={TYPED}>
+        <Form.Item name="name" label="A name">
+          <Input />
         </Form.Item>
-        <Form.Item label="A day">
+        <Form.Item name="day" label="A day">
           <DatePicker format="YYYY-MM-DD" placeholder="year-month-day" style={{ width: '100%' }} />
         </Form.Item>
-        <Form.Item label="A choice">
-          <Select defaultValue="hog" options={[{ value: 'hog', label: 'Hog' }]} />
+        <Form.Item name="choice" label="A choice">
+          <Select options={[{ value: 'hog', label: 'Hog' }]} />
         </Form.Item>
-        <Form.Item label="A deposit" validateStatus="error" help="“fifty” is not a number.">
-          <Input defaultValue="fifty" />
+        <Form.Item name="deposit" label="A deposit" validateStatus="error" help="“fifty” is not a number.">
+          <Input />
         </Form.Item>
-        <Form.Item label="One of a few">
+        <Form.Item name="method" label="One of a few">
           <Segmented aria-label="One of a few" options={['card', 'cash', 'transfer']} />
         </Form.Item>
-        <Form.Item label="Yes or no">
-          <Checkbox defaultChecked>start from the house sheet</Checkbox>
+        <Form.Item name="house" label="Yes or no" valuePropName="checked">
+          <Checkbox>start from the house sheet</Checkbox>
         </Form.Item>
       </Form>
       <p className={styles.row}>
