@@ -25,8 +25,11 @@ async function desk(person: Person): Promise<void> {
   await person.sees('The demo shop');
   await shoot(person, 'sign-in');
   await person.signIn('Tove');
+  await person.find('[data-in-hand]');
+  await shoot(person, 'today');
   await person.open('/book');
   await person.sees('Booked, not on the rail yet');
+  await person.find('#animal_tag');
   await shoot(person, 'book');
   await person.open('/hang');
   await person.sees('On the rail');
@@ -45,7 +48,12 @@ async function desk(person: Person): Promise<void> {
   await openShare(person, 'reconcile', 'Marit Fallow', 'Asked against packed');
   await person.find('svg text');
   await shoot(person, 'reconcile');
+  await person.driver.executeScript('document.activeElement.blur()');
+  await person.keys('.');
+  await person.find('article');
+  await shoot(person, 'ticket');
   await openShare(person, 'settle', 'Corwin Aske', 'to pay');
+  await person.findWords('Picked up', 'button');
   await shoot(person, 'settle');
 }
 
@@ -66,6 +74,8 @@ async function statement(person: Person, demo: RunningDemo): Promise<void> {
 async function floor(demo: RunningDemo): Promise<void> {
   const person = await Person.arrive(demo.address, FLOOR);
   await person.signIn('Sunna');
+  await person.find('[data-in-hand]');
+  await shoot(person, 'today-floor');
   await openShare(person, 'wrap', 'Jory Penhale', 'From the block');
   await person.keys('8');
   await demo.put(3.31);

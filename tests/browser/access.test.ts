@@ -46,11 +46,14 @@ describe('every screen can be used by everybody', () => {
     await tove.signIn('Tove');
   });
 
-  it.each(['/today', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])('%s', async (page) => {
-    await tove.open(page);
-    await tove.find('main h1');
-    expect(await violations()).toEqual([]);
-  });
+  it.each(['/today', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
+    '%s',
+    async (page) => {
+      await tove.open(page);
+      await tove.find('main h1');
+      expect(await violations()).toEqual([]);
+    },
+  );
 
   it.each([
     ['/sheet', 'Ivo Garth', 'take-home'],
@@ -66,15 +69,36 @@ describe('every screen can be used by everybody', () => {
   });
 });
 
+/** The ticket of a share, by the key that leads to it. */
+async function openTicket(): Promise<void> {
+  await tove.open('/reconcile');
+  await tove.click('Marit Fallow', 'a');
+  await tove.sees('Asked against packed');
+  await tove.driver.executeScript('document.activeElement.blur()');
+  await tove.keys('.');
+  await tove.sees('The balance', 'article');
+}
+
+it('the ticket can be used by everybody, and fits a small phone', async () => {
+  await openTicket();
+  expect(await violations()).toEqual([]);
+  await tove.resize({ width: 390, height: 844 });
+  expect(await overflows()).toBe(false);
+  await tove.resize({ width: 1280, height: 800 });
+});
+
 describe('on a small phone', () => {
   beforeAll(() => tove.resize({ width: 390, height: 844 }));
   afterAll(() => tove.resize({ width: 1280, height: 800 }));
 
-  it.each(['/today', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])('%s fits', async (page) => {
-    await tove.open(page);
-    await tove.find('main h1');
-    expect(await overflows()).toBe(false);
-  });
+  it.each(['/today', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
+    '%s fits',
+    async (page) => {
+      await tove.open(page);
+      await tove.find('main h1');
+      expect(await overflows()).toBe(false);
+    },
+  );
 
   it.each([
     ['/sheet', 'Ivo Garth', 'take-home'],

@@ -67,7 +67,15 @@ describe('the ticket', () => {
     await openShare('reconcile', 'Marit Fallow', 'Asked against packed');
     await tove.keys('.');
     const ticket = await tove.sees('The balance', 'article');
-    for (const words of ['Who', 'On the rail', 'Asked and said', 'The sheet', 'The packs', 'Money', 'Papers']) {
+    for (const words of [
+      'Who',
+      'On the rail',
+      'Asked and said',
+      'The sheet',
+      'The packs',
+      'Money',
+      'Papers',
+    ]) {
       expect(ticket).toContain(words);
     }
     expect(ticket).toMatch(/Loin chops, boneless[\s\S]*9\s+6\.92/);

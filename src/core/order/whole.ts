@@ -63,6 +63,15 @@ export function expectedParts({ lines, losses }: Pick<Forecast, 'lines' | 'losse
   ];
 }
 
+/** The bar has little room for words: its parts are named in one. */
+const SHORT: Readonly<Record<string, string>> = {
+  'glands, condemned': 'glands',
+  'left in the grinder': 'grinder',
+  'cure and smoke': 'cure',
+  'still in the tub': 'in the tub',
+  'still in cure': 'in cure',
+};
+
 function weighedParts(file: ShareFile): PartOfWhole[] {
   const { bridge, unaccounted } = reconciliationOf(file);
   const packs = file.weighings.filter((each) => each.kind === 'package');
@@ -72,7 +81,7 @@ function weighedParts(file: ShareFile): PartOfWhole[] {
     ),
     ...bridge
       .filter((step) => step.lost && step.label !== 'unaccounted')
-      .map((step) => lost(step.label, step.weight)),
-    lost(file.closing ? 'unaccounted' : 'still on the block', unaccounted, true),
+      .map((step) => lost(SHORT[step.label] ?? step.label, step.weight)),
+    lost(file.closing ? 'unaccounted' : 'on the block', unaccounted, true),
   ];
 }

@@ -69,7 +69,7 @@ export function AnimalFields({ species }: { species: readonly BookableSpecies[] 
         >
           <Select options={withUsual(chosen.types, 'as usual')} popupMatchSelectWidth={false} />
         </Form.Item>
-        <Form.Item name={['animal', 'carcass', 'school']} label="Broken and named the way of" initialValue="">
+        <Form.Item name={['animal', 'carcass', 'school']} label="Broken the way of" initialValue="">
           <Select options={withUsual(chosen.schools, 'this shop')} popupMatchSelectWidth={false} />
         </Form.Item>
       </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useEffect, useRef } from 'react';
 import { isDue, SECTION_WORDS, SECTIONS, type Section, type Target } from './targets';
 import styles from './TargetGrid.module.css';
 
@@ -55,10 +56,16 @@ export function TargetGrid({ targets, section, chosen, onSection, onChoose }: Pr
 type CardProps = { target: Target; number: number | null; chosen: boolean; onChoose: () => void };
 
 function TargetCard({ target, number, chosen, onChoose }: CardProps) {
+  const card = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    // Chosen by keys it may be out of view.
+    if (chosen) card.current?.scrollIntoView({ block: 'nearest' });
+  }, [chosen]);
   const done = !isDue(target);
   const pips = Math.max(target.due, target.made);
   return (
     <button
+      ref={card}
       type="button"
       role="radio"
       aria-checked={chosen}

@@ -1,19 +1,21 @@
 'use client';
 
 import { useState } from 'react';
+import { currentTarget, type Chosen } from './currentTarget';
 import { isDue, SECTIONS, type Section, type Target } from './targets';
 
 /** Which section is open, which target is chosen in it, and how many pieces go into the next pack. */
 export function useChosenTarget(targets: readonly Target[]) {
   const [section, setSection] = useState<Section>('block');
-  const [chosen, setChosen] = useState<string>();
+  const [chosen, setChosen] = useState<Chosen>();
   const [changedPieces, setChangedPieces] = useState<number | null>(null);
   const inSection = targets.filter((each) => each.section === section);
   const target = currentTarget(inSection, chosen);
   const pieces = changedPieces ?? target?.pieces ?? null;
 
   function choose(key: string | undefined) {
-    setChosen(key);
+    const target = targets.find((each) => each.key === key);
+    setChosen(target && { key: target.key, wasDue: isDue(target) });
     setChangedPieces(null);
   }
 
@@ -34,11 +36,4 @@ export function useChosenTarget(targets: readonly Target[]) {
     changePieces: (by: 1 | -1) => pieces !== null && setChangedPieces(Math.max(1, pieces + by)),
     usualPieces: () => setChangedPieces(null),
   };
-}
-
-/** The chosen target, or the first that is still due. */
-function currentTarget(inSection: readonly Target[], chosen: string | undefined): Target | undefined {
-  const explicit = inSection.find((target) => target.key === chosen);
-  const isOpen = (target: Target) => isDue(target) && target.waits === '';
-  return explicit ?? inSection.find(isOpen) ?? inSection[0];
 }

@@ -10,7 +10,7 @@ import { useWho } from '../kit/Who';
 import { isOnItsWay, type WeighInput } from '../outbox/outbox';
 import { outbox } from '../outbox/useOutbox';
 import { lastOwn, type Own } from './lastOwn';
-import { targetsOf } from './targets';
+import { isDue, targetsOf } from './targets';
 import { useChosenTarget } from './useChosenTarget';
 import { useNotice } from './useNotice';
 import { useScale } from './useScale';
@@ -76,6 +76,8 @@ export function useWrapTable(first: WrapView) {
   const { value: view, reload } = useLive('wrapView', { shareId: first.shareId }, first);
   const { notice, flash, say, clear } = useNotice();
   const [read, setRead] = useState(false);
+  /** A finished target of which somebody has been asked whether it takes one more. */
+  const [again, setAgain] = useState('');
   const takenBack = useRef(new Set<string>());
   const scale = useScale();
   const { pending, away, odd, taken, send } = useSent(view, say, reload);
@@ -94,6 +96,12 @@ export function useWrapTable(first: WrapView) {
     }
     const why = whyNotTaken(target, scale.reading);
     if (why) return say('refused', why);
+    if (!isDue(target!) && again !== target!.key) {
+      setAgain(target!.key);
+      const words = `${target!.title}: ${target!.made} of ${target!.due} are made. Press Enter again if this is one more.`;
+      return say('refused', words);
+    }
+    setAgain('');
     const { purpose } = target!;
     const pieces = purpose.kind === 'package' ? chosen.pieces : null;
     const input = { clientId: newClientId(), shareId, purpose, pieces, reading: scale.reading! };
