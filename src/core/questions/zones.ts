@@ -11,14 +11,23 @@ export function mainDecisionOf(species: Species, zone: string): Decision | undef
   if (!byZone) {
     byZone = new Map();
     for (const each of Object.keys(species.sideMap.zones)) {
-      const [first] = species.decisions
-        .filter((decision) => decision.zone === each)
-        .sort((a, b) => reach(species, b) - reach(species, a));
+      const own = species.decisions.filter((decision) => decision.zone === each);
+      const ofMeat = own.filter(isOfMeat);
+      const [first] = [...(ofMeat.length > 0 ? ofMeat : own)].sort(
+        (a, b) => reach(species, b) - reach(species, a),
+      );
       if (first) byZone.set(each, first);
     }
     heaviest.set(species, byZone);
   }
   return byZone.get(zone);
+}
+
+/** Kidneys, fat and the like are decided with a zone; they are not what it is. */
+function isOfMeat({ options }: Decision): boolean {
+  return options.some((option) =>
+    option.products.some(({ destination }) => destination !== 'offal' && destination !== 'lost'),
+  );
 }
 
 /** Percent of the side that any option of a decision can claim, its span aside. */

@@ -1,6 +1,7 @@
 import { forecast } from '../forecast/forecast';
 import { weight } from '../quantity/weight';
 import { answered, COLD, form, half, house } from '../tests/halfHog';
+import { speciesById } from '../tests/catalogue';
 import { decisionById } from './situation';
 import { amountWords, answerSummary, grindSummary } from './summary';
 import { emptySheet } from './houseSheet';
@@ -48,6 +49,8 @@ describe('the picture of the side', () => {
     expect(mainDecisionOf(species, 'center loin')!.id).toBe('center-loin');
     expect(mainDecisionOf(species, 'ham')!.id).toBe('ham');
     expect(mainDecisionOf(species, 'wing')).toBeUndefined();
+    // The flank is its steak, not the suet that lies behind it.
+    expect(mainDecisionOf(speciesById('beef'), 'flank')!.id).not.toBe('suet');
   });
 
   it('is coloured by where most of a zone goes', () => {

@@ -32,6 +32,13 @@ export async function up(db: Knex): Promise<void> {
       `CREATE UNIQUE INDEX shares_live_${column} ON shares(animalId, ${column}) WHERE cancelled = 0`,
     );
   }
+  await db.schema.createTable('noteReads', (table) => {
+    table.text('shareId').notNullable().references('id').inTable('shares');
+    table.text('actorId').notNullable();
+    table.text('at').notNullable();
+    table.primary(['shareId', 'actorId']);
+  });
+  await appendOnly(db, 'noteReads');
   await dueDates(db);
 }
 

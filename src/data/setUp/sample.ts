@@ -22,6 +22,7 @@ const TABLES_OF_A_SHARE = [
   'pickUps',
   'corrections',
   'cancellations',
+  'noteReads',
   'shareStages',
 ] as const;
 

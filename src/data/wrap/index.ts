@@ -10,6 +10,7 @@ export {
   type LabelJob,
   type WaitingJob,
 } from './labels';
+export { noteReadsOf, writeNoteRead } from './noteReads';
 export {
   isVoided,
   lineNotesOfShares,

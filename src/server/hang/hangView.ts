@@ -10,7 +10,7 @@ import type { Species } from '@/core/species/types';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
 import type { Working } from '@/core/working/working';
-import { liveShares, readShareFiles, sidesWithoutShare } from '@/data/rail';
+import { liveShares, readShareFiles, sidesWithoutShare, stageCounts } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { defineUseCase, STAFF } from '../house/useCase';
 
@@ -50,6 +50,8 @@ export type HangBoard = {
   readonly unit: WeighingUnit;
   /** What to mind with the species that hang here. */
   readonly cautions: readonly string[];
+  /** Shares whose next step is a weight of this rail; the others hang and wait for something else. */
+  readonly waiting: number;
   readonly animals: readonly AnimalOnRail[];
 };
 
@@ -71,7 +73,8 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
       animalOnRail(own, unsold.get(own[0]!.animal.id) ?? [], now),
     );
     const hanging = new Set(files.map((file) => file.situation.species));
-    return success({ unit, cautions: cautionsFor([...hanging]), animals });
+    const waiting = (await stageCounts(db)).get('hang') ?? 0;
+    return success({ unit, cautions: cautionsFor([...hanging]), waiting, animals });
   },
 });
 

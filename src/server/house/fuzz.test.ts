@@ -89,6 +89,7 @@ describe('whatever is asked', () => {
       weigh: shop.weighing(shareId, purpose, 1290),
       voidWeighing: { clientId: randomUUID(), weighingId: pack.id, reason: '' },
       noteLine: { clientId: randomUUID(), shareId, lineKey: 'center-loin.0.0', note: 'thin' },
+      readNote: { clientId: randomUUID(), shareId },
       reprintLabel: { clientId: randomUUID(), weighingId: pack.id },
       tareScale: {},
       wrapView: { shareId },

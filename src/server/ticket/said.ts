@@ -3,6 +3,7 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { momentWords } from '@/core/time/shopTime';
 import { cancellationsOf, correctionsOf } from '@/data/book';
 import { callsOfShare, versionsOfShare } from '@/data/sheet';
+import { noteReadsOf } from '@/data/wrap';
 import type { House } from '../house/useCase';
 import type { NameOf } from './names';
 
@@ -11,7 +12,7 @@ export type Said = {
   readonly key: string;
   readonly at: string;
   readonly who: string;
-  readonly kind: 'sheet' | 'call' | 'correction' | 'cancelled';
+  readonly kind: 'sheet' | 'call' | 'correction' | 'read' | 'cancelled';
   readonly words: string;
   readonly why: string;
 };
@@ -59,6 +60,14 @@ export async function saidOf(
       at,
       actorId,
     }));
+  const reads = (await noteReadsOf(db, share.id)).map(({ actorId, at }): Moment => ({
+    key: `read ${actorId}`,
+    kind: 'read',
+    words: 'read the words for the cutter',
+    why: '',
+    at,
+    actorId,
+  }));
   const off = (await cancellationsOf(db, [share.id])).get(share.id);
   const cancelled: Moment[] = off
     ? [
@@ -72,7 +81,7 @@ export async function saidOf(
         },
       ]
     : [];
-  return [...versions, ...calls, ...corrections, ...cancelled]
+  return [...versions, ...calls, ...corrections, ...reads, ...cancelled]
     .sort((a, b) => (a.at < b.at ? -1 : 1))
     .map(({ at, actorId, ...moment }) => ({
       ...moment,

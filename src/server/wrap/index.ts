@@ -1,6 +1,7 @@
 import { labelView } from './labelView';
 import { noteLine } from './noteLine';
 import { reprintLabel } from './reprintLabel';
+import { readNote } from './readNote';
 import { scaleView } from './scaleView';
 import { tareScale } from './tareScale';
 import { voidWeighing } from './voidWeighing';
@@ -18,5 +19,6 @@ export const wrap = {
   tareScale,
   wrapView,
   labelView,
+  readNote,
   scaleView,
 } as const;

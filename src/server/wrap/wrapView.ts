@@ -6,7 +6,7 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight, isChilling, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import { printedOfShare } from '@/data/wrap';
+import { noteReadsOf, printedOfShare } from '@/data/wrap';
 import { defineShareView } from '../house/shareView';
 import { STAFF, type House } from '../house/useCase';
 import { benchMost } from './limits';
@@ -25,6 +25,8 @@ export type WrapView = {
   readonly name: string;
   readonly about: string;
   readonly instructions: string;
+  /** The person who looks has read them. */
+  readonly noteRead: boolean;
   readonly unit: WeighingUnit;
   readonly started: boolean;
   readonly closed: boolean;
@@ -59,6 +61,7 @@ export const wrapView = defineShareView<WrapView>({
       name: shareName(file),
       about: `${species.name.toLowerCase()} ${file.animal.tag} · ${file.animal.farm.name}`,
       instructions,
+      noteRead: (await noteReadsOf(house.db, file.share.id)).some((read) => read.actorId === house.actor.id),
       unit: file.shop.unit,
       started: file.start !== undefined,
       closed: file.closing !== undefined,

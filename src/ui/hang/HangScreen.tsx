@@ -3,6 +3,7 @@
 import { Button } from 'antd';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { counted } from '@/core/quantity/counted';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/hang';
 import { Amount } from '../kit/Amount';
@@ -23,6 +24,10 @@ export function HangScreen({ board: first }: { board: HangBoard }) {
   return (
     <div className={styles.page}>
       <h1>On the rail</h1>
+      <p>
+        <b>{counted(board.waiting, 'share')}</b> {board.waiting === 1 ? 'waits' : 'wait'} for a cold weight to
+        go on; {counted(board.animals.length, 'animal')} hang or are booked.
+      </p>
       <p className="quiet">{board.cautions.join(' ')}</p>
       {board.animals.length === 0 && (
         <Nothing>The rail is empty. Animals come here when they are booked.</Nothing>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, ConfigProvider } from 'antd';
-import Link from 'next/link';
+import Link, { useLinkStatus } from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { CSSProperties, ReactNode } from 'react';
 import type { Rail } from '@/server/rail';
@@ -57,6 +57,12 @@ export function RailFrame({ rail: first, children }: { rail: Rail; children: Rea
   return isFloorRole(role) ? <ConfigProvider theme={floorTheme}>{frame}</ConfigProvider> : frame;
 }
 
+/** The page is on its way: the hook that was pressed says so. */
+function Going() {
+  const { pending } = useLinkStatus();
+  return <i className={styles.going} data-pending={pending || undefined} aria-hidden />;
+}
+
 /** Shares have pages of their own under other names: the eye is at the stage that the page belongs to. */
 function HookOnRail({ hook: { word, path, stage }, rail }: { hook: Hook; rail: Rail }) {
   const here = usePathname();
@@ -66,6 +72,7 @@ function HookOnRail({ hook: { word, path, stage }, rail }: { hook: Hook; rail: R
     <li className={classes || undefined}>
       <Link href={path} aria-current={isHere ? 'page' : undefined}>
         {word} {stage && <span className={styles.count}>{rail.counts[stage]}</span>}
+        <Going />
       </Link>
     </li>
   );

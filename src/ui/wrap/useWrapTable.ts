@@ -75,7 +75,7 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
 export function useWrapTable(first: WrapView) {
   const { value: view, reload } = useLive('wrapView', { shareId: first.shareId }, first);
   const { notice, flash, say, clear } = useNotice();
-  const [read, setRead] = useState(false);
+  const [readHere, setReadHere] = useState(false);
   /** A finished target of which somebody has been asked whether it takes one more. */
   const [again, setAgain] = useState('');
   const takenBack = useRef(new Set<string>());
@@ -89,9 +89,16 @@ export function useWrapTable(first: WrapView) {
   const { target } = chosen;
   const { unit, shareId } = view;
 
+  const read = readHere || view.noteRead;
+  /** Said once: the house remembers who has read them, and the table goes on without waiting for it. */
+  function acknowledge() {
+    setReadHere(true);
+    void act('readNote', { clientId: newClientId(), shareId });
+  }
+
   function take() {
     if (view.instructions !== '' && !read) {
-      setRead(true);
+      acknowledge();
       return say('refused', `Read first: ${view.instructions} Press Enter again to weigh.`);
     }
     const why = whyNotTaken(target, scale.reading);
@@ -163,7 +170,7 @@ export function useWrapTable(first: WrapView) {
         clear();
       },
     },
-    acknowledge: () => setRead(true),
+    acknowledge,
     take,
     takeBack,
     printAgain,
