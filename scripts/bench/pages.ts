@@ -43,7 +43,7 @@ async function shareAt(db: Database, stage: Stage | 'gone'): Promise<ShareId> {
 }
 
 async function everything(db: Database): Promise<Asked[]> {
-  const lists = ['book', 'hang', 'sheet', 'wrap', 'reconcile', 'settle', 'settle?gone=1'];
+  const lists = ['today', 'book', 'hang', 'sheet', 'wrap', 'reconcile', 'settle', 'settle?gone=1'];
   const [onSheet, onWrap, packed, settled, gone] = [
     await shareAt(db, 'sheet'),
     await shareAt(db, 'wrap'),
@@ -65,6 +65,7 @@ async function everything(db: Database): Promise<Asked[]> {
     { name: '/wrap/…', path: `wrap/${onWrap}` },
     { name: '/reconcile/…', path: `reconcile/${packed}` },
     { name: '/settle/…', path: `settle/${settled}` },
+    { name: '/ticket/…', path: `ticket/${packed}` },
     { name: '/settle/… gone home', path: `settle/${gone}` },
     acted('findView', (turn) => ({ words: ['ott', 'h01', 'low tarn', '12', 'br'][turn % 5]! })),
     acted('wrapView', () => ({ shareId: onWrap })),

@@ -14,7 +14,7 @@ function view(change: Partial<WrapView> = {}): WrapView {
     name: 'Ottilie Brandreth, left half',
     about: '',
     noteRead: false,
-  instructions: '',
+    instructions: '',
     unit: 'lb',
     started: true,
     closed: false,
