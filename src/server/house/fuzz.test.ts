@@ -61,6 +61,7 @@ describe('whatever is asked', () => {
     shop = await TestShop.open();
     const shareId = await shop.onTheBlock();
     const [waiting] = await shop.book(hogDocument({ animal: { ...hogDocument().animal, tag: 'H901' } }));
+    const [off] = await shop.book(hogDocument({ animal: { ...hogDocument().animal, tag: 'H903' } }));
     const id = { shareId: waiting!.share.id };
     const purpose = { kind: 'package', from: 'share', lineKey: 'center-loin.0.0' } as const;
     const pack = await shop.get('weigh', shop.weighing(shareId, purpose, 1290));
@@ -99,7 +100,7 @@ describe('whatever is asked', () => {
       todayView: {},
       ticketView: { shareId },
       correctFacts: { clientId: randomUUID(), ...id, facts: { sex: 'gilt' }, reason: 'the farm called' },
-      cancelOrder: { clientId: randomUUID(), ...id, reason: 'moved away', deposit: 'kept' },
+      cancelOrder: { clientId: randomUUID(), shareId: off!.share.id, reason: 'moved away', deposit: 'kept' },
       sellPart: {
         clientId: randomUUID(),
         animalId: waiting!.animal.id,

@@ -178,7 +178,7 @@ describe('money and boxes', () => {
     expect(await handOver('owner')).toMatchObject({ ok: true });
     expect((await shop.get('settleView', { shareId })).pickUp).toMatchObject({ takenBy: 'Ottilie' });
     const [ticket] = (await shop.get('stageView', { stage: 'gone', page: 0 })).tickets;
-    expect(ticket).toMatchObject({ stage: null, fact: 'picked up by Ottilie' });
+    expect(ticket).toMatchObject({ stage: null, fact: 'picked up by Ottilie, 2026-11-24' });
   });
 });
 
