@@ -2,8 +2,8 @@
 
 import dynamic from 'next/dynamic';
 import { formatMoney, type Cents } from '@/core/quantity/money';
-import { formatWeight } from '@/core/quantity/weight';
-import type { Settlement } from '@/core/order/settlement';
+import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
+import type { PackedCut, Settlement } from '@/core/order/settlement';
 import { Money } from '../kit/Amount';
 import { BillLines } from '../kit/BillLines';
 import { Coming } from '../kit/States';
@@ -64,19 +64,7 @@ function PackTable({ view: { packs, unit, reconciliation: balance } }: { view: S
       </thead>
       <tbody>
         {packs.map((pack) => (
-          <tr key={pack.cut}>
-            <td>
-              {pack.cut}
-              {pack.green !== null && (
-                <span className="quiet">
-                  {' '}
-                  from {formatWeight(pack.green, unit)} {unit} green
-                </span>
-              )}
-            </td>
-            <td className="num">{pack.packs}</td>
-            <td className="num">{formatWeight(pack.net, unit)}</td>
-          </tr>
+          <PackRow key={pack.cut} pack={pack} unit={unit} />
         ))}
         <tr>
           <td>
@@ -90,6 +78,24 @@ function PackTable({ view: { packs, unit, reconciliation: balance } }: { view: S
         </tr>
       </tbody>
     </table>
+  );
+}
+
+function PackRow({ pack, unit }: { pack: PackedCut; unit: WeighingUnit }) {
+  return (
+    <tr>
+      <td>
+        {pack.cut}
+        {pack.green !== null && (
+          <span className="quiet">
+            {' '}
+            from {formatWeight(pack.green, unit)} {unit} green
+          </span>
+        )}
+      </td>
+      <td className="num">{pack.packs}</td>
+      <td className="num">{formatWeight(pack.net, unit)}</td>
+    </tr>
   );
 }
 

@@ -2,9 +2,9 @@
 
 import { Button, InputNumber, Select } from 'antd';
 import { useMemo } from 'react';
-import { sausageBudget } from '@/core/forecast/sausageBudget';
-import { formatWeight, weight, type Weight } from '@/core/quantity/weight';
-import type { GrindLine, GrindOrder } from '@/core/sheet/types';
+import { sausageBudget, type SausageBudget } from '@/core/forecast/sausageBudget';
+import { formatWeight, weight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import type { GrindLine, GrindOrder, Sheet } from '@/core/sheet/types';
 import type { GrindForm } from '@/core/species/types';
 import { grindWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
@@ -19,7 +19,6 @@ type Props = { state: SheetState; view: SheetView };
 /** The grind: how fat, which sausage, whether there is enough, and what could be given up for more. */
 export function GrindEditor({ state, view }: Props) {
   const { situation, sheet, now, ground } = state;
-  const { species, unit } = situation;
   const { grind } = sheet;
   const budget = useMemo(
     () => sausageBudget({ situation, sheet, coldSides: ground.coldSides }, now.forecast),
@@ -29,34 +28,15 @@ export function GrindEditor({ state, view }: Props) {
     state.change({ ...sheet, grind: { ...grind, ...changed } });
   const setLine = (index: number, line: GrindLine) =>
     change({ lines: grind.lines.map((each, at) => (at === index ? line : each)) });
-  const show = (w: Weight) => `${formatWeight(w, 1)} ${unit}`;
   const trouble = state.findings.filter((finding) => finding.decision === 'grind');
   const box = useScrolledIntoView('grind');
+  const addLine = () => {
+    const more: GrindLine = { ...grind.lines[0]!, amount: { kind: 'weight', weight: weight(5) } };
+    change({ lines: [more, ...grind.lines] });
+  };
   return (
     <div className={styles.open} ref={box}>
-      <div className={styles.openHead}>
-        <h2>Grind and sausage</h2>
-        <WorkingOf working={grindWorking(now.forecast, species, unit)}>
-          <span className={styles.bigFigure}>{formatWeight(budget.grind, 1)}</span>
-          <span className="unit">{unit}</span>
-        </WorkingOf>
-        <label className={styles.param}>
-          <span>fat in it</span>
-          <InputNumber
-            size="small"
-            value={grind.fatPct}
-            min={species.grind.fatPct.min}
-            max={species.grind.fatPct.max}
-            suffix="%"
-            disabled={view.locked}
-            onChange={(next) => typeof next === 'number' && change({ fatPct: next })}
-            style={{ width: 76 }}
-          />
-        </label>
-        <span className={now.forecast.pool.fatPct - grind.fatPct > FAT_BESIDE ? 'alarm' : 'quiet'}>
-          reaches {now.forecast.pool.fatPct.toFixed(0)} %
-        </span>
-      </div>
+      <GrindHead state={state} locked={view.locked} onFat={(fatPct) => change({ fatPct })} />
       {grind.lines.map((line, index) => (
         <GrindLineRow
           key={index}
@@ -70,15 +50,7 @@ export function GrindEditor({ state, view }: Props) {
         />
       ))}
       {!view.locked && grind.lines.length < 4 && (
-        <button
-          type="button"
-          className={styles.link}
-          onClick={() => {
-            const first = grind.lines[0]!;
-            const more: GrindLine = { ...first, amount: { kind: 'weight', weight: weight(5) } };
-            change({ lines: [more, ...grind.lines] });
-          }}
-        >
+        <button type="button" className={styles.link} onClick={addLine}>
           another kind or form
         </button>
       )}
@@ -87,10 +59,60 @@ export function GrindEditor({ state, view }: Props) {
           {finding.sentence}
         </p>
       ))}
+      <Budget budget={budget} unit={situation.unit} locked={view.locked} onGiveUp={state.change} />
+    </div>
+  );
+}
+
+type HeadProps = { state: SheetState; locked: boolean; onFat: (pct: number) => void };
+
+/** How much grind there is, how fat it was asked, and how fat it comes out. */
+function GrindHead({ state: { sheet, situation, now }, locked, onFat }: HeadProps) {
+  const { species, unit } = situation;
+  const { fatPct, grind } = now.forecast.pool;
+  const asked = sheet.grind.fatPct;
+  return (
+    <div className={styles.openHead}>
+      <h2>Grind and sausage</h2>
+      <WorkingOf title="Grind" working={() => grindWorking(now.forecast, species, unit)}>
+        <span className={styles.bigFigure}>{formatWeight(grind, 1)}</span>
+        <span className="unit">{unit}</span>
+      </WorkingOf>
+      <label className={styles.param}>
+        <span>fat in it</span>
+        <InputNumber
+          value={asked}
+          min={species.grind.fatPct.min}
+          max={species.grind.fatPct.max}
+          suffix="%"
+          disabled={locked}
+          onChange={(next) => typeof next === 'number' && onFat(next)}
+          style={{ width: 76 }}
+        />
+      </label>
+      <span className={fatPct - asked > FAT_BESIDE ? 'alarm' : 'quiet'}>reaches {fatPct.toFixed(0)} %</span>
+    </div>
+  );
+}
+
+type BudgetProps = {
+  budget: SausageBudget;
+  unit: WeighingUnit;
+  locked: boolean;
+  onGiveUp: (sheet: Sheet) => void;
+};
+
+/** Whether there is enough for what is asked, and what giving up each cut would add. */
+function Budget({ budget, unit, locked, onGiveUp }: BudgetProps) {
+  const show = (w: Weight) => `${formatWeight(w, 1)} ${unit}`;
+  return (
+    <>
       <p className={styles.sentence}>
         A batch of seasoned sausage starts at {show(budget.minBatch)}.{' '}
         {budget.short > 0 ? (
           <b className="alarm">{show(budget.short)} are missing for what is asked.</b>
+        ) : budget.batches === 0 ? (
+          <b>There is not enough for a batch; plain grind has no smallest batch.</b>
         ) : (
           <b>
             There is enough for {budget.batches} {budget.batches === 1 ? 'batch' : 'batches'}.
@@ -118,7 +140,7 @@ export function GrindEditor({ state, view }: Props) {
                 <b>{formatWeight((budget.grind + offer.grindGained) as Weight, 1)}</b>
               </td>
               <td className="num">
-                <Button size="small" disabled={view.locked} onClick={() => state.change(offer.sheet)}>
+                <Button disabled={locked} onClick={() => onGiveUp(offer.sheet)}>
                   Give up
                 </Button>
               </td>
@@ -126,7 +148,7 @@ export function GrindEditor({ state, view }: Props) {
           ))}
         </tbody>
       </table>
-    </div>
+    </>
   );
 }
 

@@ -20,10 +20,7 @@ const LOOK_EVERY_MS = 60_000;
 export function TodayScreen({ today: first }: { today: Today }) {
   const { value: today, problem, reload } = useLive('todayView', {}, first);
   const { role } = useWho();
-  useEffect(() => {
-    const timer = setInterval(() => void reload(), LOOK_EVERY_MS);
-    return () => clearInterval(timer);
-  }, [reload]);
+  useClock(reload);
   const rows = rowsOf(today);
   const { inHand, choose } = useDay(rows);
   const stages = hooksFor(role).map((hook) => hook.stage);
@@ -75,6 +72,13 @@ function Part({ rows, title, nothing, ...line }: PartProps) {
       )}
     </section>
   );
+}
+
+function useClock(reload: () => Promise<void>): void {
+  useEffect(() => {
+    const timer = setInterval(() => void reload(), LOOK_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [reload]);
 }
 
 /** Which tag is in hand: it moves along the day by keys, and what it says is opened. */
