@@ -4,7 +4,7 @@ import { Button, Form, Input, type FormInstance } from 'antd';
 import { useState, type ReactNode } from 'react';
 import type { OutputOf, UseCaseName } from '@/server/useCases';
 import { onFields, type FieldProblem } from './asking';
-import { Dialog } from './Dialog';
+import { Dialog, focusMain } from './Dialog';
 import styles from './Dialog.module.css';
 import { Note } from './Note';
 import { useAsk, type Question } from './useAsk';
@@ -50,8 +50,12 @@ export function AskDialog<Name extends UseCaseName, Values extends object>(props
     if (isProblem(asked)) return mark(form, [asked]);
     const answer = await ask(asked);
     if (answer.ok) return onDone(answer.value);
-    if (answer.field === 'reason' || answer.reason === 'needs-a-reason') setWantsReason(true);
-    mark(form, onFields(answer, fieldsOf(form)).onField);
+    const asksWhy = answer.field === 'reason' || answer.reason === 'needs-a-reason';
+    if (asksWhy) setWantsReason(true);
+    const { onField } = onFields(answer, fieldsOf(form));
+    mark(form, onField);
+    // The fields rested while it was asked, and the hand with them.
+    if (onField.length === 0 && !asksWhy) requestAnimationFrame(focusMain);
   }
 
   return (
@@ -104,5 +108,6 @@ function mark<Values>(form: FormInstance<Values>, problems: readonly FieldProble
     problems.map(({ field, message }) => ({ name: field.split('.') as never, errors: [message] })) as never,
   );
   const [first] = problems;
-  if (first) form.focusField?.(first.field.split('.') as never);
+  // In the next frame, when the fields can be typed in again.
+  if (first) requestAnimationFrame(() => form.focusField?.(first.field.split('.') as never));
 }

@@ -49,8 +49,17 @@ export function Dialog({ title, onClose, footer = null, width = 480, around, chi
   );
 }
 
+function topDialog(): Element | undefined {
+  return [...document.querySelectorAll(`.${styles.dialog}`)].at(-1);
+}
+
+/** To the main button: a refusal that no field can answer is answered by it, or by going back. */
+export function focusMain(): void {
+  topDialog()?.querySelector<HTMLElement>(MAIN)?.focus();
+}
+
 function focusFirst(): void {
-  const dialog = [...document.querySelectorAll(`.${styles.dialog}`)].at(-1);
+  const dialog = topDialog();
   const first = dialog?.querySelector<HTMLElement>(FIRST) ?? dialog?.querySelector<HTMLElement>(MAIN);
   first?.focus();
 }
