@@ -335,6 +335,8 @@ describe('step 4, wrap', () => {
     await sunna.find('b[data-state="steady"]');
     await sunna.sees('6.00', '[class*="weight"]');
     await sunna.keys(Key.ENTER);
+    await sunna.sees('Press Enter again if this is one more', '[data-kind="refused"]');
+    await sunna.keys(Key.ENTER);
     await sunna.sees('Press Enter again if it is right', '[data-kind="refused"]');
     await sunna.keys(Key.ENTER);
     await sunna.sees('Neck bones 6.00 lb', '[data-kind="done"]');

@@ -76,7 +76,7 @@ export function useWrapTable(first: WrapView) {
   const { value: view, reload } = useLive('wrapView', { shareId: first.shareId }, first);
   const { notice, flash, say, clear } = useNotice();
   const [readHere, setReadHere] = useState(false);
-  /** A finished target of which somebody has been asked whether it takes one more. */
+  /** The finished target and the load of which somebody has been asked whether it is one more. */
   const [again, setAgain] = useState('');
   const takenBack = useRef(new Set<string>());
   const scale = useScale();
@@ -103,12 +103,12 @@ export function useWrapTable(first: WrapView) {
     }
     const why = whyNotTaken(target, scale.reading);
     if (why) return say('refused', why);
-    if (!isDue(target!) && again !== target!.key) {
-      setAgain(target!.key);
+    const oneMore = `${target!.key} ${scale.reading!.loadId}`;
+    if (!isDue(target!) && again !== oneMore) {
+      setAgain(oneMore);
       const words = `${target!.title}: ${target!.made} of ${target!.due} are made. Press Enter again if this is one more.`;
       return say('refused', words);
     }
-    setAgain('');
     const { purpose } = target!;
     const pieces = purpose.kind === 'package' ? chosen.pieces : null;
     const input = { clientId: newClientId(), shareId, purpose, pieces, reading: scale.reading! };
