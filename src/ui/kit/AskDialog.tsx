@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Form, Input, type FormInstance } from 'antd';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
 import type { OutputOf, UseCaseName } from '@/server/useCases';
 import { onFields, type FieldProblem } from './asking';
 import { Dialog, focusMain } from './Dialog';
@@ -29,6 +29,9 @@ type Props<Name extends UseCaseName, Values extends object> = {
   children: ReactNode | ((values: Values) => ReactNode);
 };
 
+/** The main button, as a place for the hand. */
+const MAIN = '';
+
 function isProblem(said: object): said is FieldProblem {
   return 'field' in said && 'message' in said;
 }
@@ -44,18 +47,28 @@ export function AskDialog<Name extends UseCaseName, Values extends object>(props
   const { ask, busy, refusal, clear } = useAsk(asks);
   const [wantsReason, setWantsReason] = useState(false);
   const odd = refusal?.reason === 'unusual';
+  /** Where the hand goes once the fields, which rest while it is asked, can be typed in again. */
+  const [hand, setHand] = useState<string | null>(null);
+  useEffect(() => {
+    if (busy || hand === null) return;
+    if (hand === MAIN) focusMain();
+    else form.focusField(hand.split('.') as never);
+  }, [busy, form, hand]);
 
   async function send(typed: Values & { reason?: string }) {
     const asked = question({ ...initial, ...typed }, { sure: odd, reason: (typed.reason ?? '').trim() });
-    if (isProblem(asked)) return mark(form, [asked]);
+    setHand(null);
+    if (isProblem(asked)) {
+      mark(form, [asked]);
+      return setHand(asked.field);
+    }
     const answer = await ask(asked);
     if (answer.ok) return onDone(answer.value);
     const asksWhy = answer.field === 'reason' || answer.reason === 'needs-a-reason';
     if (asksWhy) setWantsReason(true);
     const { onField } = onFields(answer, fieldsOf(form));
     mark(form, onField);
-    // The fields rested while it was asked, and the hand with them.
-    if (onField.length === 0 && !asksWhy) requestAnimationFrame(focusMain);
+    setHand(onField[0]?.field ?? (asksWhy ? null : MAIN));
   }
 
   return (
@@ -107,7 +120,4 @@ function mark<Values>(form: FormInstance<Values>, problems: readonly FieldProble
   form.setFields(
     problems.map(({ field, message }) => ({ name: field.split('.') as never, errors: [message] })) as never,
   );
-  const [first] = problems;
-  // In the next frame, when the fields can be typed in again.
-  if (first) requestAnimationFrame(() => form.focusField?.(first.field.split('.') as never));
 }
