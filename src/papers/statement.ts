@@ -6,6 +6,7 @@ import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { Settlement } from '@/core/order/settlement';
+import type { StepKind } from '@/core/reconcile/reconcile';
 
 /** US letter in points, with margins that any printer keeps. */
 const PAGE = { width: 612, height: 792, margin: 54 } as const;
@@ -141,16 +142,16 @@ class Writer {
 const RIGHT = PAGE.width - PAGE.margin;
 
 /** Why each step happens, in words for a household. */
-const STEP_WORDS: Readonly<Record<string, string>> = {
-  'cold weight': 'what hung on our rail, cold',
+const STEP_WORDS: Readonly<Partial<Record<StepKind, string>>> = {
+  cold: 'what hung on our rail, cold',
   bone: 'bone that you did not want',
   fat: 'fat trimmed off and not kept',
   skin: 'skin',
-  'glands, condemned': 'glands, always taken out',
-  'left in the grinder': 'stayed in the grinder',
-  'cure and smoke': 'water that cure and smoke took',
+  inedible: 'glands, always taken out',
+  grinder: 'stayed in the grinder',
+  cure: 'water that cure and smoke took',
   unaccounted: 'saw dust, drip and drying while cutting',
-  'in the boxes': 'in your boxes',
+  boxes: 'in your boxes',
 };
 
 function steps(writer: Writer, view: Settlement): void {
@@ -173,7 +174,7 @@ function steps(writer: Writer, view: Settlement): void {
   }
   for (const step of balance.bridge) {
     if (step.lost) left -= step.weight;
-    line(STEP_WORDS[step.label] ?? step.label, step.weight, step.lost ? Math.max(0, left) : 0, step.lost);
+    line(STEP_WORDS[step.kind] ?? step.label, step.weight, step.lost ? Math.max(0, left) : 0, step.lost);
   }
 }
 

@@ -67,7 +67,7 @@ describe('the open order file', () => {
     [
       'a day that is not in the calendar',
       { animal: { ...twoHalves.animal, killDate: '2026-02-30' } },
-      'animal.killDate: Kill date is not a day of the calendar.',
+      'animal.killDate: Kill day is not a day of the calendar.',
     ],
     [
       'two left halves',

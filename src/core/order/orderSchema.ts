@@ -106,6 +106,7 @@ export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
       species: Joi.valid(...species.map((each) => each.id)).required(),
       sex: words(30),
       killDate: Joi.string()
+        .label('killDay')
         .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
         .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('animal.date')))
         .required(),

@@ -27,6 +27,8 @@ export type StageRow = {
   readonly hasSheet: boolean;
   /** Questions that keep the sheet from the floor; 0 from the block on. */
   readonly openQuestions: number;
+  /** The first of them, as it is asked; empty when none is open. */
+  readonly question: string;
   /** Words that stop the cutter once. */
   readonly hasNote: boolean;
   readonly onBlock: boolean;
@@ -58,12 +60,14 @@ export function stageRowOf(file: ShareFile): StageRow {
   const { animal, share, weighings, start, closing, pickUp } = file;
   const { stage, since } = stageSince(file);
   const balance = start ? reconciliationOf(file) : undefined;
+  const open = start ? [] : openQuestions(file).filter((finding) => finding.blocks);
   return {
     ...identityOf(file),
     stage,
     since,
     hasSheet: file.sheet !== undefined,
-    openQuestions: start ? 0 : openQuestions(file).filter((finding) => finding.blocks).length,
+    openQuestions: open.length,
+    question: open[0]?.sentence ?? '',
     hasNote: planOf(file).instructions !== '',
     onBlock: start !== undefined && closing === undefined,
     coldWeighed: file.sides.every((side) => side.cold),
@@ -137,6 +141,7 @@ export function brokenRow(file: Identified, why: string): StageRow {
     since: file.animal.bookedAt,
     hasSheet: true,
     openQuestions: 0,
+    question: '',
     hasNote: false,
     onBlock: false,
     coldWeighed: false,

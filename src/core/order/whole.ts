@@ -1,6 +1,7 @@
 import type { Forecast } from '../forecast/types';
 import { sumWeights, type Weight } from '../quantity/weight';
-import { DESTINATIONS, type Destination } from '../species/types';
+import type { StepKind } from '../reconcile/reconcile';
+import { DESTINATIONS, DESTINATION_WORDS, type Destination } from '../species/types';
 import { reconciliationOf } from './settling';
 import type { ShareFile } from './shareFile';
 import { planOf } from './standing';
@@ -15,17 +16,6 @@ export type PartOfWhole = {
   readonly open: boolean;
 };
 
-/** What each destination is called in the bar. */
-export const DESTINATION_LABELS: Readonly<Record<Destination, string>> = {
-  steaks: 'steaks, chops',
-  roasts: 'roasts',
-  grind: 'grind',
-  cured: 'cured and smoked',
-  bones: 'ribs, bones',
-  offal: 'offal, fat kept',
-  lost: 'lost',
-};
-
 /**
  * The whole hanging weight of a share in its parts: as expected before the block, as weighed from there on. They add up
  * to the cold weight to the thousandth; what is weighed to nothing yet is a part of its own.
@@ -38,7 +28,7 @@ export function wholeOf(file: ShareFile): PartOfWhole[] {
 function boxed(weightOf: (destination: Destination) => Weight): PartOfWhole[] {
   return DESTINATIONS.filter((destination) => destination !== 'lost').map((destination) => ({
     key: destination,
-    label: DESTINATION_LABELS[destination],
+    label: DESTINATION_WORDS[destination],
     weight: weightOf(destination),
     destination,
     open: false,
@@ -64,12 +54,12 @@ export function expectedParts({ lines, losses }: Pick<Forecast, 'lines' | 'losse
 }
 
 /** The bar has little room for words: its parts are named in one. */
-const SHORT: Readonly<Record<string, string>> = {
-  'glands, condemned': 'glands',
-  'left in the grinder': 'grinder',
-  'cure and smoke': 'cure',
-  'still in the tub': 'in the tub',
-  'still in cure': 'in cure',
+const SHORT: Readonly<Partial<Record<StepKind, string>>> = {
+  inedible: 'glands',
+  grinder: 'grinder',
+  cure: 'cure',
+  inTub: 'in the tub',
+  inCure: 'in cure',
 };
 
 function weighedParts(file: ShareFile): PartOfWhole[] {
@@ -80,8 +70,8 @@ function weighedParts(file: ShareFile): PartOfWhole[] {
       sumWeights(packs.filter((pack) => pack.destination === destination).map((pack) => pack.net)),
     ),
     ...bridge
-      .filter((step) => step.lost && step.label !== 'unaccounted')
-      .map((step) => lost(SHORT[step.label] ?? step.label, step.weight)),
+      .filter((step) => step.lost && step.kind !== 'unaccounted')
+      .map((step) => lost(SHORT[step.kind] ?? step.label, step.weight)),
     lost(file.closing ? 'unaccounted' : 'on the block', unaccounted, true),
   ];
 }

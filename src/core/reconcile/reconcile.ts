@@ -42,8 +42,30 @@ export type LineComparison = {
   readonly unusual: boolean;
 };
 
+/** The steps of the bridge, in the trade's words. */
+export const STEP_LABELS = {
+  cold: 'cold weight',
+  bone: 'bone',
+  fat: 'fat',
+  skin: 'skin',
+  inedible: 'glands, condemned',
+  grinder: 'left in the grinder',
+  cure: 'cure and smoke',
+  unaccounted: 'unaccounted',
+  inTub: 'still in the tub',
+  inCure: 'still in cure',
+  boxes: 'in the boxes',
+} as const;
+
+export type StepKind = keyof typeof STEP_LABELS;
+
 /** One step of the bridge from the cold weight to the boxes. Losses are positive. */
-export type BridgeStep = { readonly label: string; readonly weight: Weight; readonly lost: boolean };
+export type BridgeStep = {
+  readonly kind: StepKind;
+  readonly label: string;
+  readonly weight: Weight;
+  readonly lost: boolean;
+};
 
 export type Verdict = 'open' | 'usual' | 'ask' | 'investigate';
 
@@ -87,28 +109,27 @@ export function reconcile(input: {
   const smoked = changedInCure(lines, postings);
   const unaccounted = sumWeights([held('share'), held('unaccounted')]);
   const boxes = held('package');
-  const lost: [string, Weight][] = [
-    ['bone', held('bone')],
-    ['fat', held('fat')],
-    ['skin', held('skin')],
-    ['glands, condemned', held('inedible')],
-    ['left in the grinder', held('grinder')],
-    ['cure and smoke', sumWeights([held('cure-change'), smoked])],
-    ['unaccounted', unaccounted],
-  ];
   const unaccountedBp = cold > 0 ? Math.round((10_000 * unaccounted) / cold) : 0;
   const [inTub, inCure] = [held('tub'), (held('cure') - smoked) as Weight];
-  const bridge: BridgeStep[] = [
-    { label: 'cold weight', weight: cold, lost: false },
-    ...lost.filter(([, w]) => w !== 0).map(([label, w]) => ({ label, weight: w, lost: true })),
-    ...(inTub === 0 ? [] : [{ label: 'still in the tub', weight: inTub, lost: true }]),
-    ...(inCure === 0 ? [] : [{ label: 'still in cure', weight: inCure, lost: true }]),
-    { label: 'in the boxes', weight: boxes, lost: false },
+  const losses = [
+    step('bone', held('bone')),
+    step('fat', held('fat')),
+    step('skin', held('skin')),
+    step('inedible', held('inedible')),
+    step('grinder', held('grinder')),
+    step('cure', sumWeights([held('cure-change'), smoked])),
+    step('unaccounted', unaccounted),
+    step('inTub', inTub),
+    step('inCure', inCure),
   ];
   return {
     cold,
     lines,
-    bridge,
+    bridge: [
+      step('cold', cold, false),
+      ...losses.filter(({ weight }) => weight !== 0),
+      step('boxes', boxes, false),
+    ],
     unaccounted,
     unaccountedBp,
     verdict: input.packed ? verdictOn(unaccountedBp, input.limits) : 'open',
@@ -118,6 +139,10 @@ export function reconcile(input: {
     inCure,
     working: unaccountedWorking(input, { unaccounted, held, smoked }),
   };
+}
+
+function step(kind: StepKind, weight: Weight, lost = true): BridgeStep {
+  return { kind, label: STEP_LABELS[kind], weight, lost };
 }
 
 /** What a share of unaccounted weight asks of the shop; hundredths of a percent of the cold weight. */

@@ -22,7 +22,7 @@ export function checkShape<T>(schema: Joi.Schema<T>, raw: unknown): Result<T, 'i
   return { ...failure('invalid', problems[0]!.message, problems[0]!.field), problems };
 }
 
-/** A field's name begins its sentence: `killDate is missing.` becomes `Kill date is missing.` */
+/** A field's name begins its sentence: `farmName is missing.` becomes `Farm name is missing.` */
 function sentence(message: string): string {
   const [name = '', ...rest] = message.split(' ');
   const spaced = name.replace(

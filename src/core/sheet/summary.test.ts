@@ -3,7 +3,7 @@ import { weight } from '../quantity/weight';
 import { answered, COLD, form, half, house } from '../tests/halfHog';
 import { speciesById } from '../tests/catalogue';
 import { decisionById } from './situation';
-import { amountWords, answerSummary, grindSummary } from './summary';
+import { amountWords, answerSummary, extrasSummary, grindSummary } from './summary';
 import { emptySheet } from './houseSheet';
 import { mainDecisionOf, zoneDestination } from '../questions/zones';
 
@@ -61,5 +61,14 @@ describe('the picture of the side', () => {
     expect(destination(answered(house, 'ham', form('ham', 'grind')), 'ham')).toBe('grind');
     expect(destination(house, 'fore foot')).toBe('lost');
     expect(destination(emptySheet(half), 'ham')).toBeUndefined();
+  });
+});
+
+describe('how it is wrapped', () => {
+  it('is said with what is kept besides', () => {
+    const [keep] = half.species.poolKeeps;
+    const words = (keeps: Record<string, boolean>) => extrasSummary(half.species, { wrap: 'paper', keeps });
+    expect(words({})).toBe('film and paper');
+    expect(words({ [keep!.id]: true })).toBe(`film and paper, ${keep!.title.toLowerCase()} kept`);
   });
 });

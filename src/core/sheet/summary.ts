@@ -1,10 +1,9 @@
 import { counted } from '../quantity/counted';
 import { formatInches } from '../quantity/length';
 import { formatWeight, weightField, type WeighingUnit } from '../quantity/weight';
-import type { Decision, Option, ParamSpec } from '../species/types';
+import type { Decision, Option, ParamSpec, Species } from '../species/types';
 import { optionById } from './situation';
-import type { Amount, Answer, Form, GrindOrder } from './types';
-import type { Species } from '../species/types';
+import type { Amount, Answer, Form, GrindOrder, Sheet, Wrap } from './types';
 
 /** How much a form takes, as people say it. */
 export function amountWords(amount: Amount, unit: WeighingUnit): string {
@@ -75,4 +74,13 @@ export function grindSummary(species: Species, grind: GrindOrder, unit: Weighing
     return grind.lines.length === 1 ? `${recipe}${form}` : `${amount} ${recipe}${form}`;
   });
   return `${lines.join('; ')}, ${grind.fatPct} % fat`;
+}
+
+/** How a sheet is wrapped, in words. */
+export const WRAP_WORDS: Readonly<Record<Wrap, string>> = { vacuum: 'vacuum bag', paper: 'film and paper' };
+
+/** How it is wrapped and what is kept besides: `vacuum bag, leaf lard kept`. */
+export function extrasSummary(species: Species, { wrap, keeps }: Pick<Sheet, 'wrap' | 'keeps'>): string {
+  const kept = species.poolKeeps.filter((keep) => keeps[keep.id]).map((keep) => keep.title.toLowerCase());
+  return [WRAP_WORDS[wrap], ...kept.map((title) => `${title} kept`)].join(', ');
 }

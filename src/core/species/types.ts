@@ -17,6 +17,17 @@ export type * from './carcassTypes';
 export const DESTINATIONS = ['steaks', 'roasts', 'grind', 'cured', 'bones', 'offal', 'lost'] as const;
 export type Destination = (typeof DESTINATIONS)[number];
 
+/** What each destination is called, on every screen. */
+export const DESTINATION_WORDS: Readonly<Record<Destination, string>> = {
+  steaks: 'steaks, chops',
+  roasts: 'roasts',
+  grind: 'grind',
+  cured: 'cured and smoked',
+  bones: 'ribs, bones',
+  offal: 'offal, fat kept',
+  lost: 'lost',
+};
+
 /** Share of each tissue taken off an atom before it is packed. */
 export type TrimRule = TissueShares;
 

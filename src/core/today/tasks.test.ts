@@ -29,6 +29,7 @@ function row(change: Partial<StageRow>): StageRow {
     words: '',
     hasSheet: true,
     openQuestions: 0,
+    question: '',
     hasNote: false,
     onBlock: false,
     coldWeighed: true,
@@ -54,8 +55,10 @@ const one = (change: Partial<StageRow>) => tasksOf([row(change)], day)[0];
 
 describe('what must happen today', () => {
   it('a sheet with open questions is answered the day before its block: by noon today, and late once it hangs its days', () => {
-    expect(one({ openQuestions: 8, targetDay: '2026-11-26' as Day })).toMatchObject({
+    const question = 'Shoulder, butt: nothing is said.';
+    expect(one({ openQuestions: 8, question, targetDay: '2026-11-26' as Day })).toMatchObject({
       kind: 'answer',
+      question,
       due: { when: 'today', at: '12:00' },
       words: '8 questions open, due on the block tomorrow',
       phone: '555 0149',

@@ -38,6 +38,8 @@ export type Task = {
   readonly title: string;
   readonly about: string;
   readonly words: string;
+  /** What there is to ask, the first of it; empty when nothing is. */
+  readonly question: string;
   /** The number to ring; empty when nobody has to be rung. */
   readonly phone: string;
   /** Money that is due, in cents; 0 when none is. */
@@ -111,6 +113,7 @@ function shareTask(row: StageRow, kind: TaskKind, due: Due, words: string): Task
     title: row.name,
     about: `${row.species.toLowerCase()} ${row.tag}`,
     words,
+    question: '',
     phone: '',
     owed: 0,
   };
@@ -135,7 +138,7 @@ function sheetTask(row: StageRow, day: ShopDay): Task[] {
       : 'everything is answered; to be approved';
   const onBlock = `due on the block ${relative(row.targetDay, day)}`;
   const task = shareTask(row, isOpen ? 'answer' : 'approve', due, `${words}, ${onBlock}`);
-  return [{ ...task, stage: 'sheet', phone: isOpen ? row.phone : '' }];
+  return [{ ...task, stage: 'sheet', question: row.question, phone: isOpen ? row.phone : '' }];
 }
 
 function relative(due: Day, day: ShopDay): string {
@@ -229,6 +232,7 @@ function animalTask(
       title: `${first.tag}, ${first.species.toLowerCase()} from ${first.farm}`,
       about: rows.map((row) => row.name).join(' and '),
       words: said.words,
+      question: '',
       phone: '',
       owed: 0,
     },

@@ -46,7 +46,7 @@ export async function up(db: Knex): Promise<void> {
 async function dueDates(db: Knex): Promise<void> {
   await db('shareStages').delete();
   await db('stageWords').delete();
-  for (const column of ['chillsUntil', 'targetDay', 'longestDay', 'cureSince', 'phone']) {
+  for (const column of ['chillsUntil', 'targetDay', 'longestDay', 'cureSince', 'phone', 'question']) {
     await db.raw(`ALTER TABLE shareStages ADD COLUMN ${column} TEXT NOT NULL DEFAULT ''`);
   }
   await db.raw('ALTER TABLE shareStages ADD COLUMN coldWeighed INTEGER NOT NULL DEFAULT 0');

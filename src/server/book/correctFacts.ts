@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
-import type { Animal, Person, Share, ShareId } from '@/core/order/animal';
+import type { Person, ShareId } from '@/core/order/animal';
 import { FACT_WORDS, type FactName, type Facts } from '@/core/order/changes';
 import { changesOf, factsOf, type Change } from '@/core/order/facts';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -107,7 +107,7 @@ async function correct(house: House, { animal, share }: ShareFile, facts: Facts)
     sex: facts.sex === '' ? null : facts.sex,
     killDate: facts.killDate as Day,
     farm,
-  } satisfies Partial<Animal> as Animal);
+  });
   const owner = await personAs(house, share.owner, { name: facts.ownerName, phone: facts.ownerPhone });
   const other = (known: Person, name: string, phone: string) =>
     name === '' ? owner : personAs(house, known, { name, phone });
@@ -116,7 +116,7 @@ async function correct(house: House, { animal, share }: ShareFile, facts: Facts)
     owner,
     payer: await other(share.payer, facts.payerName, facts.payerPhone),
     contact: await other(share.contact, facts.contactName, facts.contactPhone),
-  } satisfies Partial<Share> as Share);
+  });
   for (const shareId of await shareIdsOfAnimal(house.db, animal.id)) house.touch(shareId);
 }
 

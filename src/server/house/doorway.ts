@@ -115,7 +115,8 @@ async function perform<Input, Output>(
     for (const [shareId, file] of touched) around.files.replace(shareId, file);
     return result;
   });
-  events.publish({ asked: asked.name, shares: [...touched.keys()] });
+  const clientId = clientIdOf(input);
+  events.publish({ asked: asked.name, shares: [...touched.keys()], ...(clientId ? { clientId } : {}) });
   return done;
 }
 

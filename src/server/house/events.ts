@@ -5,6 +5,8 @@ import type { ShareId } from '@/core/order/animal';
 export type HouseEvent = {
   /** The use case that did it. */
   readonly asked: string;
+  /** The id it was asked with; whoever asked knows of it from the answer. */
+  readonly clientId?: string;
   /** Shares that stand differently since. */
   readonly shares: readonly ShareId[];
 };

@@ -2,7 +2,7 @@ import { zoneDestination } from '@/core/questions/zones';
 import type { ShareFile } from '@/core/order/shareFile';
 import { planOf, sheetInForce } from '@/core/order/standing';
 import { decisionsAsked } from '@/core/sheet/situation';
-import { answerSummary, grindSummary } from '@/core/sheet/summary';
+import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
 import type { Destination, SideMap } from '@/core/species/types';
 
 /** One answer of the sheet in short. */
@@ -27,17 +27,12 @@ export type SheetInShort = {
   readonly zones: Readonly<Record<string, Destination | null>>;
 };
 
-const WRAP_WORDS = { vacuum: 'vacuum bag', paper: 'film and paper' } as const;
-
 /** The sheet as one reads it at a glance: what each zone becomes, and the side as a picture. */
 export function sheetInShort(file: ShareFile, open: number): SheetInShort {
   const { situation } = file;
   const { species, unit } = situation;
   const sheet = sheetInForce(file);
   const { expected } = planOf(file);
-  const kept = species.poolKeeps
-    .filter((keep) => sheet.keeps[keep.id])
-    .map((keep) => keep.title.toLowerCase());
   return {
     version: file.sheet?.version ?? 0,
     approved: file.sheet?.approved ?? false,
@@ -52,7 +47,7 @@ export function sheetInShort(file: ShareFile, open: number): SheetInShort {
       };
     }),
     grind: grindSummary(species, sheet.grind, unit),
-    wrap: [WRAP_WORDS[sheet.wrap], ...kept.map((title) => `${title} kept`)].join(', '),
+    wrap: extrasSummary(species, sheet),
     instructions: sheet.instructions,
     map: species.sideMap,
     zones: Object.fromEntries(

@@ -1,6 +1,6 @@
 import { STAGES, type Place, type Stage } from '@/core/order/stage';
 import type { ShareFile } from '@/core/order/shareFile';
-import { dayWords, momentWords } from '@/core/time/shopTime';
+import { dayIn, dayWords, momentWords } from '@/core/time/shopTime';
 import type { NameOf } from './names';
 
 /** One stage of a share's own line: when it was done and by whom, or that it is waited for. */
@@ -35,7 +35,11 @@ export function lineOf(file: ShareFile, place: Place, nameOf: NameOf): Step[] {
     const last = events[stage].flatMap((event) => (event ? [event] : [])).at(-1);
     const isDone = place === 'gone' || (here >= 0 && index < here);
     const state = isDone ? 'done' : index === here ? 'now' : 'to come';
-    const at = !last ? '' : stage === 'book' ? dayWords(last.at) : momentWords(zone, last.at);
+    const at = !last
+      ? ''
+      : stage === 'book'
+        ? dayWords(dayIn(zone, new Date(last.at)))
+        : momentWords(zone, last.at);
     return { stage, state, at, who: nameOf(last?.actorId) };
   });
 }

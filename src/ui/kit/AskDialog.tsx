@@ -20,7 +20,7 @@ type Props<Name extends UseCaseName, Values extends object> = {
   initial: Values;
   /** What the main button does, in the trade's words. */
   does: string;
-  /** What it does when there is nothing to do yet. */
+  /** Whether there is nothing to ask yet, or something else must come first. */
   disabled?: boolean;
   width?: number;
   onDone: (output: OutputOf<Name>) => void;

@@ -2,8 +2,7 @@
 
 import type { KeyboardEvent } from 'react';
 import { frameOf, zonePath } from '@/core/species/sideMapPath';
-import type { Destination, SideMap as MapData } from '@/core/species/types';
-import { DESTINATION_WORDS } from './DestinationMark';
+import { DESTINATION_WORDS, type Destination, type SideMap as MapData } from '@/core/species/types';
 import { SidePatterns } from './SidePatterns';
 import styles from './SideMap.module.css';
 

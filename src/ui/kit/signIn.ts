@@ -1,4 +1,4 @@
-import { failure, type Result } from '@/core/quantity/result';
+import { failure, type Failure, type Result } from '@/core/quantity/result';
 
 /** Opens a session; the cookie comes with the answer. */
 export async function signIn(name: string, secret: string): Promise<Result<unknown>> {
@@ -14,8 +14,13 @@ export async function signIn(name: string, secret: string): Promise<Result<unkno
   }
 }
 
-/** Ends the session and leaves nothing of it in the page. */
-export async function signOut(): Promise<void> {
-  await fetch('/api/sign-out', { method: 'POST' });
+/** Ends the session and leaves nothing of it in the page; without the network it goes on, and the failure says so. */
+export async function signOut(): Promise<Failure<'offline'> | undefined> {
+  try {
+    await fetch('/api/sign-out', { method: 'POST' });
+  } catch {
+    return failure('offline', 'The network is away, and you are still signed in. Try again when it is back.');
+  }
   window.location.assign('/sign-in');
+  return undefined;
 }

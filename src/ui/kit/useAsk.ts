@@ -3,8 +3,9 @@
 import { useCallback, useMemo, useState } from 'react';
 import type { Failure } from '@/core/quantity/result';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
-import { act, type Answer } from './act';
+import { act, isUnanswered, type Answer } from './act';
 import { AskedIds } from './asking';
+import { weLookAgainAfter } from './live/own';
 import { useRefreshLive } from './live/useLive';
 
 /** What is asked, without the id that this hook gives it. */
@@ -31,12 +32,14 @@ export function useAsk<Name extends UseCaseName>(name: Name): Asking<Name> {
   const ask = useCallback(
     async (question: Question<Name>) => {
       setBusy(true);
-      const input = { ...question, clientId: ids.idFor(question) } as unknown as InputOf<Name>;
+      const clientId = ids.idFor(question);
+      const input = { ...question, clientId } as unknown as InputOf<Name>;
+      weLookAgainAfter(clientId);
       const answer = await act(name, input);
       ids.answered(answer.ok ? undefined : answer.reason);
       setRefusal(answer.ok ? null : answer);
       setBusy(false);
-      if (answer.ok) refresh();
+      if (answer.ok || isUnanswered(answer.reason)) refresh();
       return answer;
     },
     [ids, name, refresh],

@@ -29,8 +29,11 @@ export function OutboxMark() {
       )}
       {others.map((name) => (
         <p key={name}>
-          <b>{counted(waiting.filter((each) => each.actor.name === name).length, 'weighing')}</b> of {name}{' '}
-          wait here and are sent when {name} signs in on this device.
+          <b>
+            Waiting here: {counted(waiting.filter((each) => each.actor.name === name).length, 'weighing')} of{' '}
+            {name}.
+          </b>{' '}
+          They go to the house when {name} signs in on this device.
         </p>
       ))}
       {aside.map(({ input, setAside }) => (

@@ -3,7 +3,8 @@
 import { Button, ConfigProvider } from 'antd';
 import Link, { useLinkStatus } from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { CSSProperties, ReactNode } from 'react';
+import { useState, type CSSProperties, type ReactNode } from 'react';
+import type { Failure } from '@/core/quantity/result';
 import type { Rail } from '@/server/rail';
 import { connection } from '../kit/live/hub';
 import { useLive } from '../kit/live/useLive';
@@ -23,6 +24,7 @@ export function RailFrame({ rail: first, children }: { rail: Rail; children: Rea
   const open = useOpen();
   const hooks = hooksFor(role);
   const away = useSignal(connection) === 'away';
+  const [stays, setStays] = useState<Failure<'offline'>>();
   const frame = (
     <div
       className={styles.frame}
@@ -44,13 +46,14 @@ export function RailFrame({ rail: first, children }: { rail: Rail; children: Rea
           </button>
           <span className={styles.who}>
             {name}, {role}
-            <Button type="link" onClick={() => void signOut()}>
+            <Button type="link" onClick={() => void signOut().then(setStays)}>
               Sign out
             </Button>
           </span>
         </span>
       </nav>
       {away && <Old words="The network is away. What is shown may be old; what you type stays here." />}
+      {stays && <Old words={stays.message} />}
       <main className={styles.work}>{children}</main>
     </div>
   );

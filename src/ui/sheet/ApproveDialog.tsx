@@ -4,6 +4,7 @@ import { Form, Input } from 'antd';
 import { useRouter } from 'next/navigation';
 import { counted } from '@/core/quantity/counted';
 import { AskDialog } from '../kit/AskDialog';
+import { useSignal } from '../kit/useSignal';
 import type { SheetView } from '@/server/sheet';
 import type { SheetState } from './useSheet';
 
@@ -14,11 +15,13 @@ export function ApproveDialog({ view, state, onClose }: Props) {
   const router = useRouter();
   const blocking = state.findings.filter((finding) => finding.blocks);
   const open = blocking.length;
+  const { state: saved } = useSignal(state.saver.saving);
   return (
     <AskDialog
       title={open === 0 ? 'Approve the sheet' : counted(open, 'open question')}
       asks="approveSheet"
       does={open === 0 ? 'Approve' : 'Approve all the same'}
+      disabled={saved !== 'saved'}
       initial={{ overrideReason: '' }}
       question={({ overrideReason }) => {
         const reason = overrideReason.trim();

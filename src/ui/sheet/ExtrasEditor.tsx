@@ -3,8 +3,8 @@
 import { Checkbox, Input, Segmented } from 'antd';
 import { keepsWords } from '@/core/label/label';
 import { tradeOffSentence } from '@/core/questions/evaluate';
+import { WRAP_WORDS } from '@/core/sheet/summary';
 import type { Wrap } from '@/core/sheet/types';
-import { WRAP_WORDS } from './extrasSummary';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';

@@ -66,7 +66,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
           />
         )}
       </div>
-      {clash && <ClashChoice state={state} clash={clash} locked={locked} />}
+      {clash && <ClashChoice state={settled} clash={clash} locked={locked} />}
       <OptionCards
         decision={decision}
         options={offered}

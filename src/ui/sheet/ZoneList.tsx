@@ -4,10 +4,9 @@ import dynamic from 'next/dynamic';
 import { memo, useMemo } from 'react';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { decisionsAsked } from '@/core/sheet/situation';
-import { answerSummary, grindSummary } from '@/core/sheet/summary';
+import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
 import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
-import { extrasSummary } from './extrasSummary';
 import { EXTRAS_ROW, FAT_BESIDE, GRIND_ROW } from './rows';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
@@ -49,7 +48,7 @@ export function ZoneList({ state, settled, view, open, onOpen }: Props) {
         <Row
           id={EXTRAS_ROW}
           title="Wrap, extras"
-          words={extrasSummary(settled)}
+          words={extrasWords(settled)}
           alarming={false}
           weight=""
           onOpen={onOpen}
@@ -57,6 +56,11 @@ export function ZoneList({ state, settled, view, open, onOpen }: Props) {
       )}
     </>
   );
+}
+
+function extrasWords({ sheet, situation }: SheetState): string {
+  const words = extrasSummary(situation.species, sheet);
+  return sheet.instructions ? `${words}; “${sheet.instructions}”` : words;
 }
 
 type RowWords = { title: string; words: string; alarming: boolean; weight: string };

@@ -76,9 +76,12 @@ export function useSheet(view: SheetView, species: Species): SheetState {
     put(before);
   }, [put, steps]);
 
+  const isTakenUp = useRef(false);
   useEffect(() => {
+    if (isTakenUp.current) return;
+    isTakenUp.current = true;
     const kept = readKept(view);
-    // A change that had not reached the house before the page was left is taken up again.
+    // A change that had not reached the house before the page was left is taken up again, once.
     if (kept) queueMicrotask(() => change(kept.sheet));
   }, [view, change]);
 

@@ -44,13 +44,14 @@ export function Tag({ tasks, at, when, isTurned, isInHand, onChoose }: Props) {
 
 function One({ task, isOpen }: { task: TaskShown; isOpen: boolean }) {
   const { does, page } = actOf(task);
-  const { title, about, words, phone, owed, stage } = task;
+  const { title, about, words, question, phone, owed, stage } = task;
   return (
     <>
       <Link className={styles.body} href={ticketOf(task)}>
         <span className={styles.stage}>{STAGE_WORDS[stage].word}</span>
         <b>{title}</b> <span className="quiet">{about}</span>
         <span className={styles.words}>{words}</span>
+        {isOpen && question !== '' && <q className={styles.question}>{question}</q>}
       </Link>
       {isOpen && phone !== '' && (
         <a className={styles.phone} href={`tel:${phone.replace(/\s/g, '')}`}>

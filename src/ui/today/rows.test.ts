@@ -16,6 +16,7 @@ function task(due: Due, kind: TaskShown['kind'] = 'answer'): TaskShown {
     title: 'Ysolde Marrack, right half',
     about: 'beef B041',
     words: '2 questions open',
+    question: '',
     phone: '',
     owed: '',
   };

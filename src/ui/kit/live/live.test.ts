@@ -1,5 +1,6 @@
 import type { ShareId } from '@/core/order/animal';
 import { concerns } from './concerns';
+import { isOurs, weLookAgainAfter } from './own';
 import { Stream, type Heard, type Topic } from './stream';
 import { Switchboard } from './switchboard';
 
@@ -99,5 +100,14 @@ describe('what an event concerns', () => {
     ['and what asks for nothing', undefined, true],
   ])('%s', (_, input, isConcerned) => {
     expect(concerns(event, ['view', input])).toBe(isConcerned);
+  });
+});
+
+describe('what this page asks itself', () => {
+  it('is known in the stream of what everybody does, however often it is said', () => {
+    const event = (clientId?: string) => ({ asked: 'weigh', shares: [], ...(clientId ? { clientId } : {}) });
+    weLookAgainAfter('ours');
+    const said = [event('ours'), event('theirs'), event(), event('ours')];
+    expect(said.map(isOurs)).toEqual([true, false, false, true]);
   });
 });

@@ -8,6 +8,7 @@ import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
 import { act } from '../act';
 import { listen } from './hub';
 import { concerns } from './concerns';
+import { isOurs } from './own';
 
 /** A refusal on its way through the cache. */
 class Refused extends Error {
@@ -15,6 +16,9 @@ class Refused extends Error {
     super(failure.message);
   }
 }
+
+/** What the page has shown before: going back brings the page as it was then. */
+const shown = new WeakSet<object>();
 
 /** Several things done at once are looked at once. */
 const TOGETHER_MS = 60;
@@ -59,7 +63,10 @@ export function useHouseEvents(): void {
     const stop = listen('events', (said) => {
       if (said.kind === 'away') wasAway = true;
       if (said.kind === 'there' && wasAway) [heard, wasAway] = ['all', false];
-      if (said.kind === 'said' && heard !== 'all') heard.push(JSON.parse(said.data) as HouseEvent);
+      if (said.kind === 'said' && heard !== 'all') {
+        const event = JSON.parse(said.data) as HouseEvent;
+        if (!isOurs(event)) heard.push(event);
+      }
       if (heard.length > 0) timer ??= setTimeout(look, TOGETHER_MS);
     });
     return () => {
@@ -94,6 +101,11 @@ export function useLive<Name extends UseCaseName>(
   const reload = useCallback(async () => {
     await refetch();
   }, [refetch]);
+  useEffect(() => {
+    const page = first as object;
+    if (shown.has(page)) void refetch();
+    shown.add(page);
+  }, [first, refetch]);
   return { value: data as OutputOf<Name>, problem: error?.failure ?? null, reload };
 }
 
