@@ -5,6 +5,9 @@ import styles from './WholeBar.module.css';
 
 type Props = { parts: readonly PartOfWhole[]; unit: WeighingUnit; label: string };
 
+/** As fine as the figure that stands on it: what looks the same is not drawn again. */
+const breadth = (part: number) => Math.max(0, Math.round(part / 100));
+
 /** A whole weight as one bar that always adds up. What is weighed to nothing yet is an empty box, never hatched. */
 export function WholeBar({ parts, unit, label }: Props) {
   return (
@@ -15,7 +18,7 @@ export function WholeBar({ parts, unit, label }: Props) {
           <li
             key={part.key}
             className={part.open ? styles.open : destinationClass(part.destination)}
-            style={{ flexGrow: Math.max(0, part.weight) }}
+            style={{ flexGrow: breadth(part.weight) }}
             title={`${part.label} ${formatWeight(part.weight, unit)} ${unit}`}
           >
             <span>{part.label}</span>

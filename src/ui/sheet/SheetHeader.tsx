@@ -46,7 +46,7 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
         <>
           <UndoButton disabled={!state.undo} onUndo={undo} />
           <HouseButton onTake={takeHouse} />
-          <ApproveButton approved={state.approved} saver={state.saver} onApprove={approve} />
+          <ApproveButton approved={state.approved} onApprove={approve} />
         </>
       )}
       {asking && <ApproveDialog view={view} state={state} onClose={() => setAsking(false)} />}
@@ -68,12 +68,12 @@ const HouseButton = memo(function HouseButton({ onTake }: { onTake: () => void }
   return <Button onClick={onTake}>House standard</Button>;
 });
 
-type ApproveProps = { approved: boolean; saver: SheetSaver; onApprove: () => void };
+type ApproveProps = { approved: boolean; onApprove: () => void };
 
-const ApproveButton = memo(function ApproveButton({ approved, saver, onApprove }: ApproveProps) {
-  const { state } = useSignal(saver.saving);
+/** Does not go grey with every choice: the dialog it opens waits until what was chosen is saved. */
+const ApproveButton = memo(function ApproveButton({ approved, onApprove }: ApproveProps) {
   return (
-    <Button type="primary" disabled={approved || state !== 'saved'} onClick={onApprove}>
+    <Button type="primary" disabled={approved} onClick={onApprove}>
       {approved ? 'Approved' : 'Approve the sheet'}
     </Button>
   );

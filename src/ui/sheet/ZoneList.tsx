@@ -14,6 +14,7 @@ import { ZoneEditor } from './ZoneEditor';
 
 const ExtrasEditor = dynamic(() => import('./ExtrasEditor').then((module) => module.ExtrasEditor));
 const GrindEditor = dynamic(() => import('./GrindEditor').then((module) => module.GrindEditor));
+const FieldStyles = dynamic(() => import('./FieldStyles').then((module) => module.FieldStyles));
 
 type Props = {
   state: SheetState;
@@ -54,6 +55,7 @@ export function ZoneList({ state, settled, view, open, onOpen }: Props) {
           onOpen={onOpen}
         />
       )}
+      <FieldStyles />
     </>
   );
 }
