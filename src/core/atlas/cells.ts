@@ -146,6 +146,7 @@ function written(input: {
     partOfSide: total / wholeSide,
   };
   const condemned = condemnedShares(species, condition, atoms);
+  const carriers = runCarriers(drafts);
   drafts.forEach(({ own, atom, vertebra, part }, cell) => {
     const share = (own.sharePct * part) / total;
     cells.atomOf[cell] = indexOfAtom.get(atom.id)!;
@@ -156,7 +157,8 @@ function written(input: {
     cells.fat[cell] = (share * own.composition.fat) / 100;
     cells.bone[cell] = (share * own.composition.bone) / 100;
     cells.skin[cell] = (share * own.composition.skin) / 100;
-    cells.lengthIn[cell] = (own.lengthIn ?? 0) * part;
+    cells.lengthIn[cell] =
+      carriers.get(placeOfDraft({ atom, vertebra })) === own ? (own.lengthIn ?? 0) * part : 0;
     cells.cover[cell] = own.cover ? 1 : 0;
     cells.sound[cell] = 1 - (condemned.get(own.id) ?? 0);
     const ofAtom = cellsOfAtom.get(atom.id) ?? [];
@@ -164,6 +166,25 @@ function written(input: {
     cellsOfAtom.set(atom.id, ofAtom);
   });
   return cells;
+}
+
+const placeOfDraft = ({ atom, vertebra }: Pick<Draft, 'atom' | 'vertebra'>) => `${atom.id} ${vertebra}`;
+
+/**
+ * Which atom gives a place of the side its inches: a break may bring slices of several muscles that lie over each
+ * other to one atom, and the run is as long as the heaviest of them, not as all together.
+ */
+function runCarriers(drafts: readonly Draft[]): ReadonlyMap<string, Atom> {
+  const carriers = new Map<string, Atom>();
+  for (const draft of drafts) {
+    const place = placeOfDraft(draft);
+    const known = carriers.get(place);
+    const isNative = draft.own === draft.atom;
+    if (!known || isNative || (known !== draft.atom && draft.own.sharePct > known.sharePct)) {
+      carriers.set(place, draft.own);
+    }
+  }
+  return carriers;
 }
 
 /** @throws RangeError when the atlas has no such vertebra */

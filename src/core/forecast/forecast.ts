@@ -110,7 +110,7 @@ export function claimsOnSide(
   const block = { species, type, cells, weightLeft };
   const lengthScale = lengthScaleOf(species, sideLb, type?.lengthFactor);
   const wishes = wishesOf({ situation, sheet, cells }, side);
-  const takes = takeShare({ block, unit, lengthScale });
+  const takes = takeShare({ block, unit, lengthScale, sheet, side, sides: coldSides.length });
   return { claims: claimCells(cells, wishes, takes), block, lengthScale };
 }
 

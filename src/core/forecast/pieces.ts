@@ -2,6 +2,7 @@ import { indexOfVertebra, type Cells } from '../atlas/cells';
 import { convertUnits, weight, type WeighingUnit } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { numberParam, weightParam } from '../sheet/params';
+import type { ProductWish } from '../sheet/wishes';
 import type { PieceRule, Species } from '../species/types';
 
 /** Guards divisions that should come out whole against floating-point dust. */
@@ -54,6 +55,20 @@ export function heldRun(
   return { lengthIn: sum, cells: held };
 }
 
+/** Inches of the run that a product would have if it held its whole zone. */
+export function wholeRunOf(
+  rule: { readonly run: readonly string[]; readonly lengthIn?: number },
+  wish: ProductWish,
+  { cells, lengthScale }: Pick<PieceContext, 'cells' | 'lengthScale'>,
+): number {
+  let sum = 0;
+  for (const { cell, share } of wish.cells) {
+    if (!rule.run.includes(cells.atoms[cells.atomOf[cell]!]!.id)) continue;
+    sum += cells.lengthIn[cell]! * share * cells.sound[cell]!;
+  }
+  return sum * lengthScale * usablePart(rule, cells);
+}
+
 /** Part of a run that can be sliced, where the rule says fewer inches than there are. */
 function usablePart({ run, lengthIn }: { run: readonly string[]; lengthIn?: number }, cells: Cells): number {
   if (lengthIn === undefined) return 1;
@@ -86,7 +101,7 @@ export function piecesOf(context: PieceContext, holding: Holding, packaged: numb
     case 'uncounted':
       return null;
     case 'fixed':
-      return rule.count;
+      return product.lastRibs ? ribRoastsOf(context, holding, rule.count) : rule.count;
     case 'each': {
       const each = convertUnits(rule.eachLb, 'lb', context.unit);
       return Math.max(1, Math.round(packaged / weight(each)));
@@ -95,29 +110,41 @@ export function piecesOf(context: PieceContext, holding: Holding, packaged: numb
       return Math.max(1, Math.round(packaged / weightParam(values, rule.weight)));
     case 'discs':
       return discsOf(rule, holding, context);
-    case 'slices':
-      return (
-        (slicesOf(context, holding, rule).count +
-          (rule.alongside ? slicesOf(context, holding, { ...rule, run: rule.alongside }).count : 0)) *
-        numberParam(values, rule.parts ?? '', 1)
-      );
+    case 'slices': {
+      const beside = rule.alongside ? slicesOf(context, holding, { ...rule, run: rule.alongside }).slices : 0;
+      const slices = slicesOf(context, holding, rule).slices + beside;
+      return Math.max(1, Math.round(slices * numberParam(values, rule.parts ?? '', 1)));
+    }
   }
+}
+
+/** One roast of all its ribs, or as many as were asked of so many ribs each. */
+function ribRoastsOf({ cells }: PieceContext, { wish, form, cells: held }: Holding, count: number): number {
+  const { amount, params } = form.form;
+  if (amount.kind !== 'pieces' && amount.kind !== 'packs') return count;
+  const ribs = new Set(held.map((cell) => cells.vertebraOf[cell]!)).size;
+  return Math.max(1, Math.round(ribs / numberParam(params, wish.product.lastRibs!.param, ribs)));
 }
 
 type DiscRule = Extract<PieceRule, { kind: 'discs' }>;
 type SliceRule = Extract<PieceRule, { kind: 'slices' }>;
 
 /** Whole vertebrae of a run that are held, so many to a piece; the last piece may have fewer. */
-function discsOf({ run, perPiece = '' }: DiscRule, holding: Holding, { cells }: PieceContext): number {
-  const held = new Set(
-    holding.cells.filter(
-      (cell, i) => run.includes(cells.atoms[cells.atomOf[cell]!]!.id) && holding.fractions[i]! > 0.5,
-    ),
-  );
-  return Math.ceil(held.size / numberParam(holding.form.form.params, perPiece, 1));
+function discsOf(rule: DiscRule, holding: Holding, { cells }: PieceContext): number {
+  const bones = Math.max(1, bonesOf(rule, holding, cells));
+  return Math.ceil(bones / numberParam(holding.form.form.params, rule.perPiece ?? '', 1));
 }
 
-/** Slices of a held run with the measures they were counted by, inches. */
+/** Vertebrae of a run that are held: of a part of a zone, as many as its share of all of them comes to. */
+export function bonesOf({ run }: DiscRule, { cells: held, fractions }: Holding, cells: Cells): number {
+  const isOfRun = (cell: number) => run.includes(cells.atoms[cells.atomOf[cell]!]!.id);
+  return Math.round(held.reduce((sum, cell, i) => (isOfRun(cell) ? sum + fractions[i]! : sum), 0));
+}
+
+/**
+ * Slices of a held run with the measures they were counted by, inches. The end of a run is lost once: a part of a zone
+ * has its part of the slices that the whole run gives.
+ */
 function slicesOf({ species, cells, lengthScale }: PieceContext, holding: Holding, rule: SliceRule) {
   const { product } = holding.wish;
   const { cutting } = species;
@@ -125,10 +152,13 @@ function slicesOf({ species, cells, lengthScale }: PieceContext, holding: Holdin
   const thicknessIn = numberParam(holding.form.form.params, rule.thickness, 1);
   const kerfIn = product.saw ? cutting.kerfIn : 0;
   const endLossIn = rule.endLossIn ?? cutting.endLossIn;
-  const full = slicesIn({ lengthIn: run.lengthIn, thicknessIn, kerfIn, endLossIn });
-  const restIn = run.lengthIn - endLossIn - full * (thicknessIn + kerfIn);
+  const wholeIn = holding.divided ? wholeRunOf(rule, holding.wish, { cells, lengthScale }) : run.lengthIn;
+  const full = slicesIn({ lengthIn: wholeIn, thicknessIn, kerfIn, endLossIn });
+  const restIn = wholeIn - endLossIn - full * (thicknessIn + kerfIn);
   const thin = cutting.thinEndShare !== undefined && restIn >= cutting.thinEndShare * thicknessIn ? 1 : 0;
-  return { run, thicknessIn, kerfIn, endLossIn, count: Math.max(1, full + thin) };
+  const part = wholeIn > 0 ? run.lengthIn / wholeIn : 0;
+  const slices = holding.divided ? part * (full + thin) : Math.max(1, full + thin);
+  return { thicknessIn, kerfIn, endLossIn, slices };
 }
 
 /** Pieces by the name they have where they are cut. */
@@ -143,10 +173,11 @@ export function namesOf(context: PieceContext, holding: Holding): NamedPieces[] 
   if (!namesAlong || (rule.kind !== 'slices' && rule.kind !== 'discs')) return [];
   const { cells, lengthScale } = context;
   const run = heldRun(rule, holding, { cells, lengthScale });
+  const wholeIn = wholeRunOf(rule, holding.wish, { cells, lengthScale });
+  const scale = lengthScale * (holding.divided && wholeIn > 0 ? run.lengthIn / wholeIn : 1);
   const starts = namesAlong.map((along) => ({
     name: along.name,
-    atIn:
-      inchesTo(run, indexOfVertebra(cells.vertebraIndex, along.from)) + (along.afterIn ?? 0) * lengthScale,
+    atIn: inchesTo(run, indexOfVertebra(cells.vertebraIndex, along.from)) + (along.afterIn ?? 0) * scale,
   }));
   const counts = new Map<string, number>();
   for (const middleIn of middlesOf(context, holding, run)) {
@@ -164,15 +195,20 @@ function inchesTo(run: HeldRun, vertebra: number): number {
   return run.cells.reduce((sum, cell) => (cell.vertebra < vertebra ? sum + cell.lengthIn : sum), 0);
 }
 
+/** Inches from the fore end of a held run to the middle of each of its pieces. */
 function middlesOf(context: PieceContext, holding: Holding, run: HeldRun): number[] {
   const rule = holding.wish.product.pieces;
+  const evenly = (count: number) =>
+    Array.from({ length: count }, (_, i) => ((i + 0.5) / count) * run.lengthIn);
   if (rule.kind === 'slices') {
-    const { count, thicknessIn, kerfIn, endLossIn } = slicesOf(context, holding, rule);
+    const { slices: count, thicknessIn, kerfIn, endLossIn } = slicesOf(context, holding, rule);
+    if (holding.divided) return evenly(Math.max(1, Math.round(count)));
     return Array.from(
       { length: count },
       (_, i) => endLossIn / 2 + i * (thicknessIn + kerfIn) + thicknessIn / 2,
     );
   }
+  if (rule.kind === 'discs' && holding.divided) return evenly(discsOf(rule, holding, context));
   let from = 0;
   return run.cells.map((cell) => {
     from += cell.lengthIn;

@@ -1,38 +1,111 @@
 import type { WeighingUnit } from '../quantity/weight';
-import type { Holding, TakeShare } from '../sheet/claims';
+import type { Holding } from '../sheet/claims';
 import { numberParam, weightParam } from '../sheet/params';
+import { isStretch, vertebraeOf, type TakeShare } from '../sheet/parts';
+import type { Amount, Sheet } from '../sheet/types';
 import type { DecisionWish, FormWish } from '../sheet/wishes';
 import { cutHolding, type SideOnTheBlock } from './cutting';
-import { heldRun, piecesOf } from './pieces';
+import { bonesOf, piecesOf, wholeRunOf } from './pieces';
 
 type Context = {
   readonly block: SideOnTheBlock;
   readonly unit: WeighingUnit;
   readonly lengthScale: number;
+  readonly sheet: Sheet;
+  readonly side: 1 | 2;
+  /** Sides of the share: what is asked of a whole animal is divided between them. */
+  readonly sides: number;
 };
 
 /**
- * How much of its zone a form with an amount takes. Packaged weight and length grow in proportion to the share,
- * so the wish divided by what the whole zone would give is the share; more than 1 is more than there is.
+ * How much of its zone a form takes on one side. Packaged weight, length and pieces grow in proportion to the share,
+ * so the wish divided by what the whole zone would give is the share; more than 1 is more than there is. Cuts by the
+ * bone take whole bones.
  */
 export function takeShare(context: Context): TakeShare {
   return (wish, form) => {
-    const { amount } = form.form;
-    switch (amount.kind) {
-      case 'rest':
-        return undefined;
-      case 'share':
-        return amount.pct / 100;
-      case 'weight':
-        return divide(amount.weight, wholePackaged(context, wish, form));
-      case 'length':
-        return divide(amount.inches, wholeLength(context, wish, form));
-      case 'pieces':
-        return divide(amount.count, wholePieces(context, wish, form));
-      case 'packs':
-        return packsShare({ ...context, count: amount.count }, wish, form);
-    }
+    const share = askedShare(context, wish, form);
+    const holding = wholeHolding(context, wish, form);
+    const rule = holding?.wish.product.pieces;
+    if (share === undefined || share <= 0 || !holding || rule?.kind !== 'discs') return share;
+    const bones = bonesOf(rule, holding, context.block.cells);
+    return bones === 0 ? share : Math.max(1, Math.round(share * bones)) / bones;
   };
+}
+
+function askedShare(context: Context, wish: DecisionWish, form: FormWish): number | undefined {
+  const { amount } = form.form;
+  switch (amount.kind) {
+    case 'rest':
+      return isStretch(form) ? ownStretch(context, form) : undefined;
+    case 'share':
+      return amount.pct / 100;
+    case 'weight':
+      return divide(weightHere(context, wish, { form, amount }), wholePackaged(context, wish, form));
+    case 'length':
+      return divide(amount.inches, wholeLength(context, form));
+    case 'pieces':
+    case 'packs':
+      return countedShare(context, wish, { form, amount });
+  }
+}
+
+/** The part of its zone that a form at the hind end has when nothing is said: so many ribs, or inches. */
+function ownStretch(context: Context, form: FormWish): number {
+  const { lastRibs } = form.products[0]!.product;
+  if (lastRibs) {
+    const reached = vertebraeOf(context.block.cells, form).length;
+    return divide(numberParam(form.form.params, lastRibs.param, 0), reached);
+  }
+  const inches = form.option.fromHind!.inches * context.lengthScale;
+  return Math.min(1, divide(inches, wholeLength(context, form)));
+}
+
+type Asked<Kind extends Amount['kind']> = {
+  readonly form: FormWish;
+  readonly amount: Extract<Amount, { kind: Kind }>;
+};
+
+/** Whether this side shares a wish with the other one. */
+function isShared(context: Context, wish: DecisionWish, amount: { readonly eachSide?: boolean }): boolean {
+  return context.sides === 2 && !amount.eachSide && !(wish.decision.id in context.sheet.secondSide);
+}
+
+/** This side's part of a count: the first side has the odd one. */
+function countHere(count: number, side: 1 | 2): number {
+  return side === 1 ? Math.ceil(count / 2) : Math.floor(count / 2);
+}
+
+/** This side's part of a weight: whole roasts where it is roasts, else half. */
+function weightHere(context: Context, wish: DecisionWish, { form, amount }: Asked<'weight'>): number {
+  if (!isShared(context, wish, amount)) return amount.weight;
+  const rule = form.products[0]?.product.pieces;
+  if (rule?.kind !== 'roasts') return amount.weight / 2;
+  const roasts = Math.max(1, Math.round(amount.weight / weightParam(form.form.params, rule.weight)));
+  return (amount.weight * countHere(roasts, context.side)) / roasts;
+}
+
+/** So many pieces or packs: counted in pieces, or in weight where packs are made by weight. */
+function countedShare(
+  context: Context,
+  wish: DecisionWish,
+  { form, amount }: Asked<'pieces' | 'packs'>,
+): number {
+  const product = form.products[0]?.product;
+  const { params } = form.form;
+  const shared = isShared(context, wish, amount);
+  if (amount.kind === 'packs' && product?.packs.kind === 'weight') {
+    const wanted = amount.count * weightParam(params, product.packs.param);
+    return divide(shared ? wanted / 2 : wanted, wholePackaged(context, wish, form));
+  }
+  const toPack =
+    amount.kind === 'packs' && product?.packs.kind === 'pieces'
+      ? numberParam(params, product.packs.param, 1)
+      : 1;
+  const wanted = amount.count * toPack;
+  const here = shared ? countHere(wanted, context.side) : wanted;
+  if (product?.lastRibs) return here * ownStretch(context, form);
+  return divide(here, wholePieces(context, wish, form));
 }
 
 /** A wish of nothing takes nothing; a wish for some of what gives nothing is more than all of it. */
@@ -53,6 +126,7 @@ function wholeHolding({ block }: Context, wish: DecisionWish, form: FormWish): H
     cells: first.cells.map((cellWish) => cellWish.cell),
     fractions: first.cells.map((cellWish) => cellWish.share * sound[cellWish.cell]!),
     trims: first.cells.map((cellWish) => cellWish.trim),
+    divided: false,
   };
 }
 
@@ -61,11 +135,10 @@ function wholePackaged(context: Context, wish: DecisionWish, form: FormWish): nu
   return holding ? cutHolding(context.block, holding).packaged : 0;
 }
 
-function wholeLength(context: Context, wish: DecisionWish, form: FormWish): number {
-  const holding = wholeHolding(context, wish, form);
-  const pieces = holding?.wish.product.pieces;
-  if (!holding || !pieces || !('run' in pieces)) return 0;
-  return heldRun(pieces, holding, { cells: context.block.cells, lengthScale: context.lengthScale }).lengthIn;
+function wholeLength({ block, lengthScale }: Context, form: FormWish): number {
+  const pieces = form.products[0]?.product.pieces;
+  if (!pieces || !('run' in pieces)) return 0;
+  return wholeRunOf(pieces, form.products[0]!, { cells: block.cells, lengthScale });
 }
 
 function wholePieces(context: Context, wish: DecisionWish, form: FormWish): number {
@@ -74,20 +147,4 @@ function wholePieces(context: Context, wish: DecisionWish, form: FormWish): numb
   const { block, unit, lengthScale } = context;
   const packaged = cutHolding(block, holding).packaged;
   return piecesOf({ species: block.species, cells: block.cells, unit, lengthScale }, holding, packaged) ?? 0;
-}
-
-function packsShare(
-  { count, ...context }: Context & { count: number },
-  wish: DecisionWish,
-  form: FormWish,
-): number {
-  const packs = form.products[0]?.product.packs;
-  const values = form.form.params;
-  if (packs?.kind === 'pieces') {
-    return divide(count * numberParam(values, packs.param, 1), wholePieces(context, wish, form));
-  }
-  if (packs?.kind === 'weight') {
-    return divide(count * weightParam(values, packs.param), wholePackaged(context, wish, form));
-  }
-  return divide(count, wholePieces(context, wish, form));
 }

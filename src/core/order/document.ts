@@ -17,9 +17,9 @@ export type PersonDocument = { readonly name: string; readonly phone?: string; r
 export type AmountDocument =
   | 'rest'
   | { readonly sharePct: number }
-  | { readonly packs: number }
-  | { readonly pieces: number }
-  | { readonly weight: number }
+  | { readonly packs: number; readonly eachSide?: boolean }
+  | { readonly pieces: number; readonly eachSide?: boolean }
+  | { readonly weight: number; readonly eachSide?: boolean }
   | { readonly inches: number };
 
 export type FormDocument = {
@@ -155,10 +155,11 @@ function readForm(form: FormDocument, option: Option | undefined, reading: Readi
 function readAmount(amount: AmountDocument, { situation, from }: Units): Amount {
   if (amount === 'rest') return { kind: 'rest' };
   if ('sharePct' in amount) return { kind: 'share', pct: amount.sharePct };
-  if ('packs' in amount) return { kind: 'packs', count: amount.packs };
-  if ('pieces' in amount) return { kind: 'pieces', count: amount.pieces };
   if ('inches' in amount) return { kind: 'length', inches: amount.inches };
-  return { kind: 'weight', weight: documentWeight(amount.weight, from, situation.unit) };
+  const eachSide = amount.eachSide ? { eachSide: true } : {};
+  if ('packs' in amount) return { kind: 'packs', count: amount.packs, ...eachSide };
+  if ('pieces' in amount) return { kind: 'pieces', count: amount.pieces, ...eachSide };
+  return { kind: 'weight', weight: documentWeight(amount.weight, from, situation.unit), ...eachSide };
 }
 
 function readGrind(grind: SheetDocument['grind'], house: GrindOrder, { situation, from }: Units): GrindOrder {

@@ -22,14 +22,16 @@ export const personSchema = Joi.object({
 
 const positive = Joi.number().greater(0).max(2000);
 
+const eachSide = Joi.boolean();
+
 const formSchema = Joi.object({
   option: words(60).required(),
   amount: Joi.alternatives().try(
     Joi.valid('rest'),
     Joi.object({ sharePct: Joi.number().greater(0).max(100).required() }),
-    Joi.object({ packs: Joi.number().integer().positive().max(999).required() }),
-    Joi.object({ pieces: Joi.number().integer().positive().max(999).required() }),
-    Joi.object({ weight: positive.required() }),
+    Joi.object({ packs: Joi.number().integer().positive().max(999).required(), eachSide }),
+    Joi.object({ pieces: Joi.number().integer().positive().max(999).required(), eachSide }),
+    Joi.object({ weight: positive.required(), eachSide }),
     Joi.object({ inches: Joi.number().greater(0).max(120).required() }),
   ),
   params: Joi.object().pattern(words(40), Joi.alternatives().try(Joi.number(), Joi.boolean(), words(40))),

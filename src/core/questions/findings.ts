@@ -111,6 +111,7 @@ function answerFindings(
   answer.forms.forEach((form, index) => {
     const option = optionById(decision, form.option);
     if (option.products.length === 0 || heldShare(claims, decision, index) >= WORTH_ASKING) return;
+    if (claims.idle.some((each) => each.decision === decision.id && each.form === index)) return;
     // Alone in its zone and yet nothing there: another break has it, or it is condemned. That is no one's mistake.
     const alone = answer.forms.length === 1;
     const sentence = alone

@@ -1,5 +1,6 @@
 import type { Cells } from '../atlas/cells';
 import type { Decision } from '../species/types';
+import { partsOf, type Overdrawn, type Portion, type TakeShare } from './parts';
 import type { CellWish, DecisionWish, FormWish, ProductWish } from './wishes';
 
 /** Shares below this are rounding of floating-point sums, far under a thousandth of the heaviest side. */
@@ -14,6 +15,8 @@ export type Holding = {
   readonly fractions: number[];
   /** The piece's own trim rule, where it has one. */
   readonly trims: CellWish['trim'][];
+  /** Whether its form has a share of its zone, and so of the zone's pieces; else what it holds is a run by itself. */
+  readonly divided: boolean;
 };
 
 /** Two decisions want the same piece; the earlier in cutting order holds it until somebody chooses. */
@@ -23,19 +26,15 @@ export type Clash = {
   readonly atoms: readonly string[];
 };
 
-/** A form that asks for more than its zone holds. */
-export type Overdrawn = { readonly decision: string; readonly form: number; readonly wantedShare: number };
-
 export type Claims = {
   readonly holdings: readonly Holding[];
   /** Part of each cell that nobody claims. */
   readonly free: Float64Array;
   readonly clashes: readonly Clash[];
   readonly overdrawn: readonly Overdrawn[];
+  /** Forms that nothing is asked of on this side, since the other side has it all. */
+  readonly idle: readonly { readonly decision: string; readonly form: number }[];
 };
-
-/** How much of its zone a form takes: a share, or undefined for the rest. */
-export type TakeShare = (wish: DecisionWish, form: FormWish) => number | undefined;
 
 type Run = {
   readonly cells: Cells;
@@ -59,16 +58,16 @@ export function claimCells(cells: Cells, wishes: readonly DecisionWish[], takes:
     holdings: new Map(),
     clashes: new Map(),
   };
-  const overdrawn: Overdrawn[] = [];
-  const shares = wishes.map((wish) => formShares(wish, takes, overdrawn));
+  const parts = wishes.map((wish) => partsOf(cells, wish, takes));
   for (const yielding of [false, true]) {
-    wishes.forEach((_, index) => claimDecision(run, { wishes, index, yielding }, shares[index]!));
+    wishes.forEach((_, index) => claimDecision(run, { wishes, index, yielding }, parts[index]!.portions));
   }
   return {
     holdings: [...run.holdings.values()].sort((a, b) => orderOf(wishes, a) - orderOf(wishes, b)),
     free: run.free,
     clashes: [...run.clashes.values()].map((clash) => ({ ...clash, atoms: [...clash.atoms] })),
-    overdrawn,
+    overdrawn: parts.flatMap((part) => part.overdrawn),
+    idle: parts.flatMap(({ idle }, at) => idle.map((form) => ({ decision: wishes[at]!.decision.id, form }))),
   };
 }
 
@@ -76,53 +75,38 @@ function orderOf(wishes: readonly DecisionWish[], holding: Holding): number {
   return wishes.findIndex((wish) => wish.decision === holding.decision) * 100 + holding.form.index;
 }
 
-/** Shares with an amount, cut off where the zone ends; undefined stands for the rest. */
-function formShares(wish: DecisionWish, takes: TakeShare, overdrawn: Overdrawn[]): (number | undefined)[] {
-  let left = 1;
-  return wish.forms.map((form) => {
-    const wanted = takes(wish, form);
-    if (wanted === undefined) return undefined;
-    if (wanted > left + NEGLIGIBLE_SHARE) {
-      overdrawn.push({ decision: wish.decision.id, form: form.index, wantedShare: wanted });
-    }
-    const share = Math.max(0, Math.min(wanted, left));
-    left -= share;
-    return share;
-  });
-}
-
 /** Whose turn it is to claim: firm wishes of all decisions first, then the yielding ones. */
 type Turn = { readonly wishes: readonly DecisionWish[]; readonly index: number; readonly yielding: boolean };
 
-function claimDecision(run: Run, turn: Turn, shares: readonly (number | undefined)[]): void {
+function claimDecision(run: Run, turn: Turn, portions: readonly Portion[]): void {
   const { wishes, index, yielding } = turn;
   const wish = wishes[index]!;
   const offered = new Map<number, number>();
-  const used = new Map<number, number>();
-  const ground = groundShare(wish, shares);
   for (const form of wish.forms) {
+    const portion = portions[form.index];
+    const divided = isShareOfPieces(wish, form);
     for (const product of form.products) {
       for (const cellWish of product.cells) {
         if (cellWish.yields !== yielding) continue;
         const { cell } = cellWish;
         if (!offered.has(cell)) offered.set(cell, yielding ? run.free[cell]! : run.cells.sound[cell]!);
-        const left = (cellWish.limit - ground) * offered.get(cell)! - (used.get(cell) ?? 0);
-        const wanted = Math.min(cellWish.share * offered.get(cell)! * (shares[form.index] ?? 1), left);
+        const wanted = cellWish.share * offered.get(cell)! * (portion ? portion[cell]! : 1);
         if (wanted <= NEGLIGIBLE_SHARE) continue;
-        used.set(cell, (used.get(cell) ?? 0) + wanted);
         const taken = Math.min(wanted, run.free[cell]!);
         if (taken < wanted - NEGLIGIBLE_SHARE) noteClash(run, turn, cell);
-        if (taken > 0) take(run, { decision: wish.decision, form, product, index }, { ...cellWish, taken });
+        if (taken > 0)
+          take(run, { decision: wish.decision, form, product, index, divided }, { ...cellWish, taken });
       }
     }
   }
 }
 
-/** The part of a zone that goes to the pools by a form of its own, out of reach of the forms beside it. */
-function groundShare(wish: DecisionWish, shares: readonly (number | undefined)[]): number {
-  return wish.forms
-    .filter((form) => form.products.length === 0)
-    .reduce((sum, form) => sum + (shares[form.index] ?? 0), 0);
+const BY_SHARE = ['share', 'weight', 'pieces', 'packs'];
+
+/** Whether a form, or for the rest another form of its zone, is asked by a share, a weight or a count. */
+function isShareOfPieces({ forms }: DecisionWish, { form }: FormWish): boolean {
+  if (form.amount.kind !== 'rest') return BY_SHARE.includes(form.amount.kind);
+  return forms.some((other) => BY_SHARE.includes(other.form.amount.kind));
 }
 
 type Taker = {
@@ -131,16 +115,17 @@ type Taker = {
   readonly product: ProductWish;
   /** Of the decision, in cutting order. */
   readonly index: number;
+  readonly divided: boolean;
 };
 
 function take(
   run: Run,
-  { decision, form, product, index }: Taker,
+  { decision, form, product, index, divided }: Taker,
   { cell, trim, taken }: Pick<CellWish, 'cell' | 'trim'> & { taken: number },
 ): void {
   let holding = run.holdings.get(product);
   if (!holding) {
-    holding = { decision, form, wish: product, cells: [], fractions: [], trims: [] };
+    holding = { decision, form, wish: product, cells: [], fractions: [], trims: [], divided };
     run.holdings.set(product, holding);
   }
   holding.cells.push(cell);
@@ -152,6 +137,7 @@ function take(
 }
 
 function noteClash(run: Run, { wishes, index }: Turn, cell: number): void {
+  if (run.holder[cell] === index) return;
   const holder = wishes[run.holder[cell]!]!.decision.id;
   const wants = wishes[index]!.decision.id;
   const key = `${holder} ${wants}`;

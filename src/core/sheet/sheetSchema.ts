@@ -10,8 +10,13 @@ const amountSchema = Joi.alternatives().try(
   Joi.object({
     kind: Joi.valid('packs', 'pieces').required(),
     count: Joi.number().integer().positive().max(999).required(),
+    eachSide: Joi.boolean(),
   }),
-  Joi.object({ kind: Joi.valid('weight').required(), weight: wholeWeight.required() }),
+  Joi.object({
+    kind: Joi.valid('weight').required(),
+    weight: wholeWeight.required(),
+    eachSide: Joi.boolean(),
+  }),
   Joi.object({ kind: Joi.valid('length').required(), inches: Joi.number().greater(0).max(120).required() }),
 );
 

@@ -13,15 +13,17 @@ export function amountWords(amount: Amount, unit: WeighingUnit): string {
     case 'share':
       return `${amount.pct} %`;
     case 'packs':
-      return counted(amount.count, 'pack');
+      return counted(amount.count, 'pack') + sideWords(amount);
     case 'pieces':
-      return `${amount.count} pieces`;
+      return counted(amount.count, 'piece') + sideWords(amount);
     case 'weight':
-      return `${formatWeight(amount.weight, unit)} ${unit}`;
+      return `${formatWeight(amount.weight, unit)} ${unit}${sideWords(amount)}`;
     case 'length':
       return formatInches(amount.inches);
   }
 }
+
+const sideWords = ({ eachSide }: { readonly eachSide?: boolean }) => (eachSide ? ' each side' : '');
 
 /** A parameter's answer as people say it. */
 export function paramWords(spec: ParamSpec, value: unknown, unit: WeighingUnit): string {

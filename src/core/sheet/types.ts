@@ -1,13 +1,17 @@
 import type { Weight } from '../quantity/weight';
 import type { GrindForm } from '../species/types';
 
-/** How much of a zone a form takes. The last form of a zone takes the rest. */
+/**
+ * How much of a zone a form takes. The last form of a zone takes the rest; an earlier one without an amount takes as
+ * it falls: its own pieces, or its own size. Packs, pieces and weights are of the whole share, both its sides
+ * together, unless each side is said; a share and a length, which is measured along the animal, hold on each side.
+ */
 export type Amount =
   | { readonly kind: 'rest' }
   | { readonly kind: 'share'; readonly pct: number }
-  | { readonly kind: 'packs'; readonly count: number }
-  | { readonly kind: 'pieces'; readonly count: number }
-  | { readonly kind: 'weight'; readonly weight: Weight }
+  | { readonly kind: 'packs'; readonly count: number; readonly eachSide?: boolean }
+  | { readonly kind: 'pieces'; readonly count: number; readonly eachSide?: boolean }
+  | { readonly kind: 'weight'; readonly weight: Weight; readonly eachSide?: boolean }
   | { readonly kind: 'length'; readonly inches: number };
 
 /** Answers to an option's parameters: inches, thousandths of the shop's unit, counts, yes/no or a word. */

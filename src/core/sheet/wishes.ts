@@ -8,8 +8,6 @@ import type { Answer, Form, ParamValues, Sheet } from './types';
 export type CellWish = {
   readonly cell: number;
   readonly share: number;
-  /** The most that all forms of the zone together may take: less than 1 where part is cut off. */
-  readonly limit: number;
   readonly yields: boolean;
   /** What this piece of the cut is trimmed by in place of the product's own rule. */
   readonly trim?: Partial<TrimRule>;
@@ -53,29 +51,23 @@ function formWish(
   const products = option.products.map((product, at) => ({
     product,
     index: at,
-    cells: product.claims.flatMap((claim) =>
-      cellWishes(claim, { product, decision, params: form.params }, cells),
-    ),
+    cells: product.claims.flatMap((claim) => cellWishes(claim, { decision, params: form.params }, cells)),
   }));
   return { form, index, option, products };
 }
 
 function cellWishes(
   claim: Claim,
-  { product, decision, params }: { product: Product; decision: Decision; params: ParamValues },
+  { decision, params }: { decision: Decision; params: ParamValues },
   cells: Cells,
 ): CellWish[] {
   if (claim.onlyIf !== undefined && params[claim.onlyIf] !== true) return [];
   const share = wishedShare(claim, params);
   if (share <= 0) return [];
-  const limit = claim.lessPer ? share : 1;
   const yields = claim.yields === true;
   const { trim } = claim;
-  const reached = product.lastRibs
-    ? cellsWithin(cells, claim.atom, lastRibs(product, params, cells))
-    : cellsOfClaim(claim, decision, cells);
-  return reached.map((cell) =>
-    trim ? { cell, share, limit, yields, trim } : { cell, share, limit, yields },
+  return cellsOfClaim(claim, decision, cells).map((cell) =>
+    trim ? { cell, share, yields, trim } : { cell, share, yields },
   );
 }
 
@@ -120,18 +112,4 @@ function spanOf(claim: Claim, decision: Decision, cells: Cells): IndexSpan | und
 function spanEnd(cells: Cells, name: string): number {
   if (name === 'start') return 0;
   return name === 'end' ? cells.vertebraIndex.size - 1 : indexOfVertebra(cells.vertebraIndex, name);
-}
-
-/** The hindmost ribs that a product counts; every vertebra it reaches when it counts none. */
-function lastRibs({ lastRibs: rule, claims }: Product, params: ParamValues, cells: Cells): IndexSpan {
-  if (!rule) return [0, lastVertebra(cells, claims)];
-  const last = Math.min(spanEnd(cells, rule.of[1]), lastVertebra(cells, claims));
-  const first = spanEnd(cells, rule.of[0]);
-  return [Math.max(first, last - numberParam(params, rule.param, 0) + 1), last];
-}
-
-/** The hindmost vertebra that any of these claims reaches, wherever its breaks are. */
-function lastVertebra(cells: Cells, claims: readonly Claim[]): number {
-  const reached = claims.flatMap((claim) => cells.cellsOfAtom.get(claim.atom) ?? []);
-  return Math.max(0, ...reached.map((cell) => cells.vertebraOf[cell]!));
 }

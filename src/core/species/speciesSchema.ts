@@ -159,7 +159,7 @@ const product = Joi.object({
     charges: Joi.array().items(id).required(),
     labelWords: Joi.array().items(words).required(),
   }),
-  lastRibs: Joi.object({ param: id.required(), of: span.required() }),
+  lastRibs: Joi.object({ param: id.required() }),
 });
 
 const option = Joi.object({
@@ -172,6 +172,8 @@ const option = Joi.object({
   needsBothSides: Joi.boolean(),
   needsTool: id,
   aloneOnly: Joi.boolean(),
+  ownSharePct: Joi.number().greater(0).max(100),
+  fromHind: Joi.object({ inches: Joi.number().greater(0).max(60).required() }),
 });
 
 const decision = Joi.object({

@@ -168,8 +168,8 @@ export type Product = {
   /** Keys that the price list charges for. */
   readonly charges: readonly string[];
   readonly cure?: CureForm;
-  /** A count of ribs decides the span: the last so many ribs of this span. */
-  readonly lastRibs?: { readonly param: string; readonly of: readonly [from: string, to: string] };
+  /** Counted in ribs from the hind end of what it claims: a count parameter. */
+  readonly lastRibs?: { readonly param: string };
 };
 
 /** One thing a customer can want at a zone. */
@@ -189,6 +189,10 @@ export type Option = {
   readonly needsTool?: string;
   /** May only stand alone, not beside other forms of the same zone. */
   readonly aloneOnly?: boolean;
+  /** A part of the zone by itself, such as half a ham: what its claims are of it when nothing else is said. */
+  readonly ownSharePct?: number;
+  /** Lies at the hind end of the zone, so many inches at the reference side when nothing else is said. */
+  readonly fromHind?: { readonly inches: number };
 };
 
 export type Decision = {

@@ -49,6 +49,7 @@ export function FormRows({ decision, answer, situation, locked, onChange }: Prop
                   last={index === forms.length - 1}
                   grind={option.products.length === 0}
                   unit={situation.unit}
+                  sides={situation.sides}
                   locked={locked}
                   onChange={(amount) => replace(index, { ...form, amount })}
                 />
@@ -110,6 +111,7 @@ type AmountProps = {
   last: boolean;
   grind: boolean;
   unit: string;
+  sides: 1 | 2;
   locked: boolean;
   onChange: (amount: Amount) => void;
 };
@@ -147,15 +149,15 @@ function withValue(amount: Amount, value: number): Amount {
       return { kind: 'share', pct: Math.min(100, value) };
     case 'packs':
     case 'pieces':
-      return { kind: amount.kind, count: Math.max(1, Math.round(value)) };
+      return { ...amount, count: Math.max(1, Math.round(value)) };
     case 'weight':
-      return { kind: 'weight', weight: Math.max(1, weight(value)) as Weight };
+      return { ...amount, weight: Math.max(1, weight(value)) as Weight };
     case 'length':
       return { kind: 'length', inches: value };
   }
 }
 
-function AmountField({ amount, last, grind, unit, locked, onChange }: AmountProps) {
+function AmountField({ amount, last, grind, unit, sides, locked, onChange }: AmountProps) {
   const value = valueOf(amount);
   const kinds: [Amount['kind'], string][] = grind
     ? [['share', '% of it']]
@@ -191,6 +193,25 @@ function AmountField({ amount, last, grind, unit, locked, onChange }: AmountProp
         onChange={(kind) => onChange(STARTS[kind])}
         options={offered.map(([kind, label]) => ({ value: kind, label }))}
       />
+      {sides === 2 && mayBeEachSide(amount) && (
+        <Select
+          size="small"
+          aria-label="Of both sides"
+          value={amount.eachSide === true}
+          disabled={locked}
+          popupMatchSelectWidth={false}
+          onChange={(eachSide) => onChange({ ...amount, eachSide })}
+          options={[
+            { value: false, label: 'in all' },
+            { value: true, label: 'each side' },
+          ]}
+        />
+      )}
     </span>
   );
+}
+
+/** A share and a length hold on each side anyway. */
+function mayBeEachSide(amount: Amount): amount is Extract<Amount, { readonly eachSide?: boolean }> {
+  return amount.kind === 'packs' || amount.kind === 'pieces' || amount.kind === 'weight';
 }
