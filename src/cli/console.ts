@@ -6,7 +6,7 @@ import { readCatalogue } from '@/data/catalogue';
 import type { Species } from '@/core/species/types';
 
 /** What the command line ends with; docs/formats.md lists them. */
-export const EXIT = { done: 0, open: 1, usage: 2, unreadable: 3 } as const;
+export const EXIT = { done: 0, open: 1, usage: 2, unreadable: 3, broken: 4 } as const;
 
 /** Where the command line writes and reads. */
 export type Console = {
@@ -34,14 +34,17 @@ export type Command = {
 
 export async function readText(file: string, stdin: Console['stdin']): Promise<Result<string, 'unreadable'>> {
   try {
-    if (file !== '-') return success(await readFile(file, 'utf8'));
+    if (file !== '-') return success(withoutMark(await readFile(file, 'utf8')));
     let text = '';
     for await (const chunk of stdin) text += chunk;
-    return success(text);
+    return success(withoutMark(text));
   } catch {
     return failure('unreadable', 'The file cannot be read. Check its name.');
   }
 }
+
+/** The mark that some programs put before a text file. */
+const withoutMark = (text: string) => text.replace(/^\uFEFF/, '');
 
 export async function readJson(
   file: string,
@@ -81,10 +84,12 @@ export function printJson(value: unknown, at: Console): void {
   at.out(`${JSON.stringify(value, null, 2)}\n`);
 }
 
-/** The species of this id; says on the error stream which there are when there is none. */
+/** The species of this id, or that is spoken of so ("pork" is a hog); says on the error stream which there are when there is none. */
 export function speciesNamed(id: string, at: Console): Species | undefined {
   const { species } = readCatalogue();
-  const found = species.find((each) => each.id === id);
+  const found =
+    species.find((each) => each.id === id) ??
+    species.find((each) => each.spokenAs.includes(id.toLowerCase()));
   const known = species.map((each) => each.id);
   if (!found) at.err(`There is no species "${id}": ${known.join(', ')}.\n`);
   return found;

@@ -100,6 +100,30 @@ describe('fractum compare', () => {
     expect(err).toContain('shares: Two sheets are needed');
   });
 
+  it.each([
+    ['an empty list', () => [], 'There is no price list in it.'],
+    ['prices by the kilogram', (list: object) => ({ ...list, unit: 'kg' }), 'by the kg, the order is in lb'],
+    [
+      'a key that nothing raises',
+      (list: { rules: object[] }) => ({ ...list, rules: [{ ...list.rules[0], key: 'curring' }] }),
+      'Nothing is ever charged for "curring"',
+    ],
+  ])('refuses %s', async (_, change, words) => {
+    const [list] = JSON.parse(readFileSync('demo/price-lists.json', 'utf8'));
+    const file = join(folder, 'prices.json');
+    await writeFile(file, JSON.stringify(change(list)));
+    const { code, err } = await fractum(['compare', beefTwoWays, '--prices', file]);
+    expect({ code, err }).toEqual({ code: EXIT.unreadable, err: expect.stringContaining(words) });
+  });
+
+  it('refuses a second file of another species, and reads one with the mark of some editors', async () => {
+    const { code, err } = await fractum(['compare', clear, beefTwoWays]);
+    expect({ code, err }).toEqual({ code: EXIT.unreadable, err: expect.stringContaining('It is of beef') });
+    const file = join(folder, 'marked.json');
+    await writeFile(file, `\uFEFF${readFileSync(clear, 'utf8')}`);
+    expect(await fractum(['check', file])).toMatchObject({ code: EXIT.done });
+  });
+
   it('names what is wrong with the prices', async () => {
     const { code, err } = await fractum(['compare', clear, '--prices', clear]);
     expect(code).toBe(EXIT.unreadable);
@@ -116,12 +140,14 @@ describe('fractum split', () => {
     expect(splits[0]).toMatchObject({ part: 'left-hind' });
     expect(splits[0].unfairnessPct).toBeLessThan(1);
     const forecast = JSON.parse((await fractum(['forecast', 'examples/beef-quarters.json'])).out);
-    const hind = forecast.shares.find((share: { part: string }) => share.part === 'left-hind');
+    type Own = { part: string; takeHome: number };
+    const hind = (forecast.shares as Own[]).filter((share) => share.part === 'left-hind');
+    const takeHome = hind.reduce((sum, share) => sum + share.takeHome, 0);
     const weight = splits[0].parties.reduce(
       (sum: number, party: { weight: number }) => sum + party.weight,
       0,
     );
-    expect(weight).toBeCloseTo(hind.takeHome, 2);
+    expect(weight).toBeCloseTo(takeHome, 2);
   });
 });
 
@@ -175,8 +201,20 @@ describe('fractum atlas and species', () => {
   it('lists what the app knows', async () => {
     expect((await fractum(['species'])).out.split('\n')).toHaveLength(6);
     const { out } = await fractum(['species', 'beef']);
-    expect(out).toContain('break chuck: 4-5, 5-6, 6-7 (usual: 5-6)');
+    expect(out).toContain('breaks.chuck: 4-5, 5-6, 6-7 (usual: 5-6)');
     expect(JSON.parse((await fractum(['species', 'goat', '--json'])).out)[0]).toMatchObject({ id: 'goat' });
+  });
+
+  it('prints all that a person needs to write a sheet by hand', async () => {
+    const { out } = await fractum(['species', 'hog']);
+    expect(out).toMatch(/center-loin: Center loin, in several forms \(house: chops\)/);
+    expect(out).toMatch(
+      /chops: .*; thickness: .* to .* in.*; perPack: 1 to 8; .*cure: fresh, cured, natural, none/,
+    );
+    expect(out).toMatch(/packWeight: 1 to 3 lb/);
+    expect(out).toContain('breakfast: Breakfast sausage; bulk, patties, links');
+    expect(out).toMatch(/keeps: keep-fat \(.*keep-bones \(.*\nanimal.addOns: head-half/);
+    expect(out).toMatch(/head: .*, with the add-on head-half/);
   });
 
   it.each([

@@ -34,7 +34,7 @@ FILE.json is an order file (docs/formats.md); - reads it from standard input.
   --no-band-saw     the shop has none: chops at the disc
 
 Exit codes: 0 done, nothing open; 1 check found clashes or questions, atlas check what is wrong, find nothing; 2 wrong usage;
-3 a file cannot be read or is not what it should be.
+3 a file cannot be read or is not what it should be; 4 something went wrong here.
 `;
 
 /** Runs one command. @returns its exit code */
@@ -48,7 +48,12 @@ export async function run(args: readonly string[], at: Console): Promise<number>
     at.out(USAGE);
     return EXIT.done;
   }
-  return asked.value.command.run(asked.value.asked, at);
+  try {
+    return await asked.value.command.run(asked.value.asked, at);
+  } catch (error) {
+    at.err(`This should not have happened, and nothing was changed: ${(error as Error).message}\n`);
+    return EXIT.broken;
+  }
 }
 
 function parse(args: readonly string[]): Result<{ command: Command; asked: Asked } | 'help', 'usage'> {

@@ -1,12 +1,13 @@
 import { counted } from '@/core/quantity/counted';
-import type { PriceList } from '@/core/charges/priceList';
+import { chargeKeys } from '@/core/charges/keys';
+import { listInForce, type PriceList } from '@/core/charges/priceList';
 import { priceListSchema } from '@/core/charges/priceListSchema';
 import { compareSheets, type Comparison } from '@/core/compare/compareSheets';
 import { readPriceListCsv } from '@/core/formats/priceListCsv';
 import { readSheet, type ShareDocument } from '@/core/order/document';
 import { sidesOf, situationOf } from '@/core/order/readOrder';
 import { formatMoney, type Cents } from '@/core/quantity/money';
-import { failure, success, type Result } from '@/core/quantity/result';
+import { failure, success, type Failure, type Result } from '@/core/quantity/result';
 import { formatWeight, sumWeights, type WeighingUnit, type Weight } from '@/core/quantity/weight';
 import { checkShape } from '@/core/shape/checkShape';
 import type { Ground } from '@/core/questions/evaluate';
@@ -44,12 +45,18 @@ export const compare: Command = {
     const read = await openOrder(file!, asked, at);
     const second = other === undefined ? read : await openOrder(other, asked, at);
     if (!read || !second) return EXIT.unreadable;
-    const prices = await pricesSaid(asked, at);
+    const prices = await pricesSaid(asked, read.order.animal.killDate, at);
     if (!prices.ok) return refuse(asked.prices!, prices, at);
+    const problem = pricesProblem(prices.value, read);
+    if (problem) return refuse(asked.prices!, problem, at);
+    if (second.order.animal.species !== read.order.animal.species) {
+      const message = `It is of ${second.order.animal.species}, the other file of ${read.order.animal.species}.`;
+      return refuse(other!, failure('invalid', message, 'animal.species'), at);
+    }
     const sheets = twoSheets(read, second, other !== undefined);
     if (!sheets.ok) return refuse(file!, sheets, at);
     const [a, b] = sheets.value;
-    const compared = compareOn(read, prices.value, [a, b]);
+    const compared = compareOn(read, prices.value, { a, b, unitOfB: second.order.unit });
     if (!compared.ok) return refuse(other ?? file!, compared, at);
     if (asked.json) printJson(jsonOf(compared.value), at);
     else at.out(wordsOf(compared.value, read.shop.unit, prices.value.sign));
@@ -57,7 +64,11 @@ export const compare: Command = {
   },
 };
 
-async function pricesSaid(asked: Asked, at: Console): Promise<Result<PriceList, 'invalid' | 'unreadable'>> {
+async function pricesSaid(
+  asked: Asked,
+  killDate: string,
+  at: Console,
+): Promise<Result<PriceList, 'invalid' | 'unreadable'>> {
   if (asked.prices === undefined) return success(FREE);
   const text = await readText(asked.prices, at.stdin);
   if (!text.ok) return text;
@@ -65,10 +76,35 @@ async function pricesSaid(asked: Asked, at: Console): Promise<Result<PriceList, 
   try {
     const raw = JSON.parse(text.value);
     const lists: unknown[] = Array.isArray(raw) ? raw : [raw];
-    return checkShape<PriceList>(priceListSchema, lists.at(-1));
+    return listOfDay(lists, killDate);
   } catch (error) {
     return failure('unreadable', `It is not JSON: ${(error as Error).message}`);
   }
+}
+
+/** Of several lists the one in force on the day of the kill; the first of all when none is yet. */
+function listOfDay(raw: readonly unknown[], day: string): Result<PriceList, 'invalid'> {
+  const lists: PriceList[] = [];
+  for (const each of raw) {
+    const checked = checkShape<PriceList>(priceListSchema, each);
+    if (!checked.ok) return checked;
+    lists.push(checked.value);
+  }
+  const found =
+    listInForce(lists, day) ?? lists.sort((a, b) => a.effectiveFrom.localeCompare(b.effectiveFrom))[0];
+  return found ? success(found) : failure('invalid', 'There is no price list in it.');
+}
+
+/** Why a price list cannot be asked for this order; undefined when it can. */
+function pricesProblem(list: PriceList, { shop }: OrderAtHand): Failure<'invalid'> | undefined {
+  if (list !== FREE && list.unit !== shop.unit) {
+    return failure('invalid', `Its prices are by the ${list.unit}, the order is in ${shop.unit}.`, 'unit');
+  }
+  const known = chargeKeys(shop.catalogue);
+  const strange = list.rules.find((rule) => rule.key !== undefined && !known.has(rule.key));
+  if (!strange) return undefined;
+  const message = `Nothing is ever charged for "${strange.key}". Known: ${[...known].sort().join(', ')}.`;
+  return failure('invalid', message, `rules, ${strange.id}, key`);
 }
 
 function twoSheets(
@@ -86,12 +122,13 @@ function twoSheets(
 function compareOn(
   { shop, order }: OrderAtHand,
   priceList: PriceList,
-  [first, second]: readonly [ShareDocument, ShareDocument],
+  { a: first, b: second, unitOfB }: { a: ShareDocument; b: ShareDocument; unitOfB: WeighingUnit },
 ): Result<Comparison, 'invalid'> {
   const situation = situationOf(shop, order, first.part);
   const coldSides = sidesOf(shop, order, first.part).map((side) => side.weight);
-  const [a, b] = [first, second].map((share) => readSheet(share.sheet!, situation, order.unit));
-  const [problem] = [...a!.problems, ...b!.problems];
+  const a = readSheet(first.sheet!, situation, order.unit);
+  const b = readSheet(second.sheet!, situation, unitOfB);
+  const [problem] = [...a.problems, ...b.problems];
   if (problem) return failure('invalid', problem.message, problem.field);
   const ground: Ground = {
     situation,
@@ -99,7 +136,7 @@ function compareOn(
     priceList,
     bill: { hot: sumWeights(coldSides), headSplit: { parts: [1], index: 0 }, deposit: 0 as Cents },
   };
-  return success(compareSheets(ground, a!.sheet, b!.sheet));
+  return success(compareSheets(ground, a.sheet, b.sheet));
 }
 
 function jsonOf({ cuts, takeHome, grind, grindFatPct, freezerCuFt, charges }: Comparison) {
@@ -133,6 +170,8 @@ function wordsOf(compared: Comparison, unit: WeighingUnit, sign: string): string
     `${signed(compared.takeHome).padStart(8)} ${unit}  in the boxes\n`,
     `${signed(compared.grind).padStart(8)} ${unit}  grind, ${compared.second.forecast.pool.fatPct.toFixed(1)} % fat in place of ${compared.first.forecast.pool.fatPct.toFixed(1)} %\n`,
     `${compared.freezerCuFt.toFixed(2).padStart(8)} cu ft in the freezer\n`,
-    ...(sign === '' ? [] : [`${formatMoney(charges, sign).padStart(8)} on the bill\n`]),
+    ...(sign === ''
+      ? []
+      : [`${`${charges < 0 ? '' : '+'}${formatMoney(charges, sign)}`.padStart(8)} on the bill\n`]),
   ].join('');
 }

@@ -16,7 +16,7 @@ export const find: Command = {
       for (const { cut, decision, option, said } of found.hits) {
         at.out(`${cut}: ${decision}, ${option}${said === cut ? '' : ` ("${said}")`}\n`);
       }
-      if (found.hits.length === 0) at.out('Nothing is called that.\n');
+      if (found.hits.length === 0) at.out(`${found.absent ?? 'Nothing is called that.'}\n`);
     }
     return found.hits.length > 0 ? EXIT.done : EXIT.open;
   },

@@ -1,6 +1,7 @@
 import { scarceCuts } from '@/core/shares/scarce';
 import { readCatalogue } from '@/data/catalogue';
-import type { Species } from '@/core/species/types';
+import { formatInches } from '@/core/quantity/length';
+import type { ParamSpec, Species } from '@/core/species/types';
 import { EXIT, printJson, speciesNamed, type Command } from '../console';
 
 export const species: Command = {
@@ -19,17 +20,30 @@ export const species: Command = {
 };
 
 function factsOf(species: Species) {
-  const { id, name, atlas, decisions, breaks, schools, types, flags } = species;
+  const { id, name, atlas, decisions, breaks, schools, types, flags, recipes, poolKeeps, grind } = species;
   return {
     id,
     name,
     referenceSideLb: atlas.reference.sideLb,
-    atoms: atlas.atoms.length,
+    atoms: atlas.atoms.map((atom) => ({ id: atom.id, name: atom.name })),
+    addOns: atlas.addOns.map(({ atom }) => ({ id: atom.id, name: atom.name })),
     decisions: decisions.map((decision) => ({
       id: decision.id,
-      options: decision.options.map((option) => option.id),
+      title: decision.title,
+      divisible: decision.divisible === true,
+      ...(decision.needsAddOn === undefined ? {} : { needsAddOn: decision.needsAddOn }),
       house: decision.house.option,
+      options: decision.options.map((option) => ({
+        id: option.id,
+        label: option.label,
+        params: (option.params ?? []).map((spec) => ({ id: spec.id, takes: rangeOf(spec) })),
+      })),
     })),
+    grind: {
+      fatPct: `${grind.fatPct.min} to ${grind.fatPct.max}`,
+      recipes: recipes.map((recipe) => ({ id: recipe.id, name: recipe.name, forms: recipe.forms })),
+    },
+    keeps: poolKeeps.map((keep) => ({ id: keep.id, title: keep.title })),
     breaks: breaks.map((each) => ({
       id: each.id,
       places: each.places.map((place) => place.id),
@@ -42,22 +56,57 @@ function factsOf(species: Species) {
   };
 }
 
+/** What may be said for a parameter, as the order file takes it. */
+function rangeOf(spec: ParamSpec): string {
+  switch (spec.kind) {
+    case 'length':
+      return `${formatInches(spec.minIn)} to ${formatInches(spec.maxIn)}${wordsOf(spec.words)}`;
+    case 'weight':
+      return `${spec.minLb} to ${spec.maxLb} lb`;
+    case 'count':
+      return `${spec.min} to ${spec.max}`;
+    case 'yesNo':
+      return 'true or false';
+    case 'choice':
+      return Object.keys(spec.options).join(', ');
+  }
+}
+
+function wordsOf(words: Readonly<Record<string, number>> | undefined): string {
+  return words ? `, or ${Object.keys(words).join(', ')}` : '';
+}
+
 function lineOf(of: Species): string {
   const { atlas, decisions, schools } = of;
   return `${of.id.padEnd(8)} ${of.name}: side of ${atlas.reference.sideLb} lb in ${atlas.atoms.length} atoms, ${decisions.length} decisions, ${schools.length} schools\n`;
 }
 
+/** All that a person needs to write a sheet by hand. */
 function pageOf(of: Species): string {
   const facts = factsOf(of);
+  const named = (list: readonly { id: string; name?: string; title?: string }[]) =>
+    list.map(({ id, name, title }) => `${id} (${name ?? title})`).join(', ') || 'none';
   return [
-    `${of.name}. ${of.atlas.source}\n`,
-    ...facts.decisions.map(({ id, options, house }) => `  ${id}: ${options.join(', ')} (house: ${house})\n`),
+    `${of.name}. ${of.atlas.source}\n\nanswers: a decision, its options, and what an option takes besides\n`,
+    ...facts.decisions.flatMap(({ id, title, options, house, divisible, needsAddOn }) => [
+      `  ${id}: ${title}${divisible ? ', in several forms' : ''}${needsAddOn ? `, with the add-on ${needsAddOn}` : ''} (house: ${house})\n`,
+      ...options.map(
+        ({ id: option, label, params }) =>
+          `    ${option}: ${label}${params.map((spec) => `; ${spec.id}: ${spec.takes}`).join('')}\n`,
+      ),
+    ]),
+    `grind: fatPct ${facts.grind.fatPct}; recipes\n`,
+    ...facts.grind.recipes.map(({ id, name, forms }) => `  ${id}: ${name}; ${forms.join(', ')}\n`),
+    `keeps: ${named(facts.keeps)}\n`,
+    `animal.addOns: ${named(facts.addOns)}\n`,
+    'animal.carcass\n',
     ...facts.breaks.map(
-      ({ id, places, reference }) => `  break ${id}: ${places.join(', ')} (usual: ${reference})\n`,
+      ({ id, places, reference }) => `  breaks.${id}: ${places.join(', ')} (usual: ${reference})\n`,
     ),
-    `  schools: ${facts.schools.join(', ')}\n`,
-    `  types: ${facts.types.join(', ') || 'none'}\n`,
-    `  flags: ${facts.flags.join(', ') || 'none'}\n`,
-    `  few to an animal: ${facts.scarce.map(({ cut, perAnimal }) => `${cut} ${perAnimal}`).join(', ')}\n`,
+    `  school: ${facts.schools.join(', ')}\n`,
+    `  condition.type: ${facts.types.join(', ') || 'none'}\n`,
+    `  condition.flags: ${facts.flags.join(', ') || 'none'}\n`,
+    `  condition.missing, condition.condemned: ${named(facts.atoms)}\n`,
+    `few to an animal: ${facts.scarce.map(({ cut, perAnimal }) => `${cut} ${perAnimal}`).join(', ')}\n`,
   ].join('');
 }

@@ -57,7 +57,24 @@ export function carcassProblems(
       ),
     ),
     ...fatnessProblem(species, condition?.fatness),
+    ...nothingLeftProblem(species, condition),
   ];
+}
+
+/** A side of which more than this part is gone or condemned is not cut any more, percent. */
+const MOST_MISSING_PCT = 80;
+
+function nothingLeftProblem({ atlas }: Species, condition: CarcassFacts['condition']): FieldProblem[] {
+  const shareOf = (id: string) => atlas.atoms.find((atom) => atom.id === id)?.sharePct ?? 0;
+  return (['missing', 'condemned'] as const).flatMap((what) => {
+    const gone = Object.entries(condition?.[what] ?? {}).reduce(
+      (sum, [id, part]) => sum + shareOf(id) * part,
+      0,
+    );
+    if (gone <= MOST_MISSING_PCT) return [];
+    const message = `${Math.round(gone)} % of the side is gone: nothing is left to cut.`;
+    return [{ field: `condition.${what}`, message }];
+  });
 }
 
 function fatnessProblem({ shifts }: Species, fatness: number | undefined): FieldProblem[] {

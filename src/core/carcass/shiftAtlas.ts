@@ -193,6 +193,9 @@ function atomFactors(species: Species, condition: Condition): Record<string, num
     for (const id of species.splitBones) times(id, condition.spinePct / 50);
   }
   for (const [id, share] of Object.entries(condition.missing ?? {})) times(id, 1 - share);
+  for (const flag of species.flags.filter((each) => condition.flags?.includes(each.id))) {
+    for (const id of flag.missing ?? []) times(id, 0);
+  }
   return factors;
 }
 

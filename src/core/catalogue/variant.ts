@@ -1,3 +1,4 @@
+import { cutNames } from '../species/cutNames';
 import { shiftAtlas } from '../carcass/shiftAtlas';
 import {
   TISSUES,
@@ -143,14 +144,8 @@ function namesInUse(names: Readonly<Record<string, string>>, species: Species): 
   return Object.fromEntries(Object.entries(names).filter(([cut]) => cuts.has(cut)));
 }
 
-function cutsOf({ decisions }: Species): ReadonlySet<string | undefined> {
-  return new Set(
-    decisions.flatMap((decision) =>
-      decision.options.flatMap((option) =>
-        option.products.flatMap((product) => [product.cut, product.cure?.cut]),
-      ),
-    ),
-  );
+function cutsOf(species: Species): ReadonlySet<string> {
+  return new Set(cutNames(species).map(({ cut }) => cut));
 }
 
 function breakOf(broken: Break, { breakLabels }: Variant): Break {

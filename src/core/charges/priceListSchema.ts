@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { isDay } from '../time/shopTime';
 import { BASES, type PriceList } from './priceList';
 
 const centsField = Joi.number().integer().min(0).max(10_000_000);
@@ -9,6 +10,7 @@ export const priceListSchema = Joi.object<PriceList>({
   name: Joi.string().max(80).required(),
   effectiveFrom: Joi.string()
     .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
+    .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('list.day')))
     .required(),
   unit: Joi.valid('lb', 'kg').required(),
   currency: Joi.string().length(3).uppercase().required(),
@@ -18,6 +20,7 @@ export const priceListSchema = Joi.object<PriceList>({
   rules: Joi.array()
     .min(1)
     .unique('id')
+    .messages({ 'array.unique': 'The id "{#value.id}" is given to two rules.' })
     .items(
       Joi.object({
         id: Joi.string().max(60).required(),
@@ -29,4 +32,4 @@ export const priceListSchema = Joi.object<PriceList>({
       }),
     )
     .required(),
-});
+}).messages({ 'list.day': '{#label} is not a day of the calendar.' });

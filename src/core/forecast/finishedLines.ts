@@ -1,4 +1,5 @@
 import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { FORM_CHARGES } from '../charges/keys';
 import { cutItem, grindItem, keptItem } from '../species/items';
 import type { GrindLine } from '../sheet/types';
 import { P90_DEVIATIONS } from './spread';
@@ -26,6 +27,7 @@ function relativeSd({ spread, packaged, experience }: DraftLine): number {
 /** A cut's line with its rounded weights. */
 export function cutLine(
   draft: DraftLine,
+  unit: WeighingUnit,
   { packaged, airLoss, cureLoss, kerf }: Pick<ForecastLine, 'packaged' | 'airLoss' | 'cureLoss' | 'kerf'>,
 ): ForecastLine {
   const trim = {
@@ -53,7 +55,7 @@ export function cutLine(
     evidence: draft.experience.evidence,
     pieces: wholePieces(draft.pieces),
     names: draft.names,
-    packs: packsOf(draft, packaged),
+    packs: packsOf(draft, packaged, unit),
     piecesPerPack: draft.piecesPerPack,
     packWeight: draft.packWeight,
     thicknessIn: draft.thicknessIn,
@@ -65,14 +67,16 @@ export function cutLine(
 
 const NO_TRIM = { lean: 0, fat: 0, bone: 0, skin: 0 } as ForecastLine['trim'];
 
-/** What each form of grind is charged for besides grinding. */
-const FORM_CHARGES = { bulk: [], patties: ['patties'], links: ['linking'] } as const;
-
 /** A line that the grinder makes. */
 export function grindLine(
   species: Species,
   line: GrindLine,
-  { index, packaged, sdShare }: { index: number; packaged: Weight; sdShare: number },
+  {
+    index,
+    packaged,
+    sdShare,
+    unit,
+  }: { index: number; packaged: Weight; sdShare: number; unit: WeighingUnit },
 ): ForecastLine {
   const recipe = species.recipes.find((each) => each.id === line.recipe) ?? species.recipes[0]!;
   return {
@@ -93,7 +97,7 @@ export function grindLine(
     evidence: 0,
     pieces: null,
     names: [],
-    packs: packsByWeight(packaged, line.packWeight),
+    packs: packsByWeight(packaged, line.packWeight, unit),
     piecesPerPack: null,
     packWeight: line.packWeight,
     thicknessIn: null,
@@ -132,7 +136,7 @@ export function keptLine(
     evidence: 0,
     pieces: null,
     names: [],
-    packs: packsByWeight(packaged, packWeight),
+    packs: packsByWeight(packaged, packWeight, unit),
     piecesPerPack: null,
     packWeight,
     thicknessIn: null,

@@ -1,7 +1,7 @@
 import { cellsOf, type Cells } from '../atlas/cells';
 import { typeOf } from '../carcass/shiftAtlas';
 import { noExperience } from '../learning/experience';
-import { cutSpread, givesOf, P90_DEVIATIONS } from './spread';
+import { cutSpread, givesOf, P90_DEVIATIONS, uncertaintyOf } from './spread';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims } from '../sheet/claims';
 import type { Job, Situation } from '../sheet/situation';
@@ -60,7 +60,15 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
     pools,
     grind,
     shrink: sides.reduce((sum, side) => sum + side.shrink, 0),
-    spread: shareSpread({ cells, cuts, pools, grind, species, coldWeight }),
+    spread: shareSpread({
+      cells,
+      cuts,
+      pools,
+      grind,
+      rules: species.grind,
+      uncertainty: uncertaintyOf(species, situation.condition),
+      coldWeight,
+    }),
   });
 }
 
@@ -126,7 +134,8 @@ function wholeSideLb(situation: Situation, coldSides: readonly Weight[]): number
 function cutSide(job: Job, side: 1 | 2, pools: Pools): SideResult {
   const { situation, coldSides } = job;
   const { claims, block, lengthScale } = claimsOnSide(job, side);
-  const { uncertainty, grind } = situation.species;
+  const { grind } = situation.species;
+  const uncertainty = uncertaintyOf(situation.species, situation.condition);
   const usual = noExperience(uncertainty);
   const cuts: GivenCut[] = [];
   const drafts = claims.holdings.map((holding) => {
@@ -165,7 +174,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
   const keptShare = species.tolerance.lineShare / P90_DEVIATIONS;
   const lines = [
     ...drafts.map((draft, i) =>
-      cutLine(draft, {
+      cutLine(draft, unit, {
         packaged: rounded.packaged[i]!,
         airLoss: rounded.airLoss[i]!,
         cureLoss: rounded.cureLoss[i]!,
@@ -173,7 +182,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
       }),
     ),
     ...grind.parts.map((part, i) =>
-      grindLine(species, part.line, { index: i, packaged: rounded.grind[i]!, sdShare: grindShare }),
+      grindLine(species, part.line, { index: i, packaged: rounded.grind[i]!, sdShare: grindShare, unit }),
     ),
     ...kept.map((pool, i) => keptLine(pool.keep, unit, { packaged: rounded.kept[i]!, sdShare: keptShare })),
   ].filter((line) => line.gross > 0);

@@ -1,6 +1,6 @@
 import { schoolById } from '../carcass/breaks';
 import type { CutExperience } from '../learning/experience';
-import type { Weight } from '../quantity/weight';
+import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { cureChosen, numberParam, weightParam } from '../sheet/params';
 import type { Situation } from '../sheet/situation';
@@ -101,8 +101,8 @@ export function wholePieces(pieces: number | null): number | null {
 }
 
 /** Packs of a finished line: by weight, by pieces to a pack, or one to a piece. */
-export function packsOf(draft: DraftLine, packaged: Weight): number {
-  if (draft.packWeight !== null) return packsByWeight(packaged, draft.packWeight);
+export function packsOf(draft: DraftLine, packaged: Weight, unit: WeighingUnit): number {
+  if (draft.packWeight !== null) return packsByWeight(packaged, draft.packWeight, unit);
   const pieces = wholePieces(draft.pieces) ?? 1;
   return packaged > 0 ? Math.ceil(pieces / (draft.piecesPerPack ?? 1)) : 0;
 }

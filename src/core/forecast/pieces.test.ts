@@ -39,6 +39,6 @@ describe('packs of a weight', () => {
     [0, 1000, 0],
     [-5, 1000, 0],
   ])('%d in packs of %d are %d', (packaged, each, packs) => {
-    expect(packsByWeight(packaged, each)).toBe(packs);
+    expect(packsByWeight(packaged, each, 'lb')).toBe(packs);
   });
 });

@@ -216,15 +216,23 @@ function middlesOf(context: PieceContext, holding: Holding, run: HeldRun): numbe
   });
 }
 
+/** What is left over makes an odd pack from this weight on, pounds; less is spread over the other packs. */
+export const LEAST_ODD_PACK_LB = 0.5;
+
 /**
- * Packs of a weight each; the last may be lighter.
+ * Packs of a weight each: what is left over is a pack of its own from half a pound on, or from half a pack where packs
+ * are small; else it is spread over the others.
  *
- * @param packaged - thousandths
+ * @param packaged - thousandths of the unit
  * @param packWeight - thousandths, above 0
- * @example packsByWeight(9560, 1000) // => 10
+ * @example packsByWeight(9560, 1000, 'lb') // => 10
+ * @example packsByWeight(9440, 1000, 'lb') // => 9
  */
-export function packsByWeight(packaged: number, packWeight: number): number {
-  return packaged <= 0 ? 0 : Math.ceil(packaged / packWeight - ROUNDING_DUST);
+export function packsByWeight(packaged: number, packWeight: number, unit: WeighingUnit): number {
+  if (packaged <= 0) return 0;
+  const full = Math.floor(packaged / packWeight + ROUNDING_DUST);
+  const leastOdd = Math.min(weight(convertUnits(LEAST_ODD_PACK_LB, 'lb', unit)), packWeight / 2);
+  return Math.max(1, packaged - full * packWeight >= leastOdd ? full + 1 : full);
 }
 
 /**

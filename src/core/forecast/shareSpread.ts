@@ -1,6 +1,6 @@
 import type { Cells } from '../atlas/cells';
 import { atomSpread, grindSlopes } from './spread';
-import type { Species } from '../species/types';
+import type { GrindRules, Uncertainty } from '../species/types';
 import type { GrindResult } from './grind';
 import type { GivenCut, Pools } from './pools';
 
@@ -17,12 +17,12 @@ export function shareSpread(input: {
   readonly cuts: readonly GivenCut[];
   readonly pools: Pools;
   readonly grind: GrindResult;
-  readonly species: Pick<Species, 'grind' | 'uncertainty'>;
+  readonly rules: GrindRules;
+  readonly uncertainty: Uncertainty;
   /** Thousandths. */
   readonly coldWeight: number;
 }): ShareSpread {
-  const { cells, cuts, pools, grind } = input;
-  const { grind: rules, uncertainty } = input.species;
+  const { cells, cuts, pools, grind, rules, uncertainty } = input;
   const slopes = grindSlopes(pools, grind.fatUsed, 1 - rules.grinderLossShare);
   const toGrind = new Map<number, number>();
   const toBoxes = new Map<number, number>();

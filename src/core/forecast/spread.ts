@@ -1,11 +1,29 @@
 import type { Cells } from '../atlas/cells';
+import type { Condition } from '../carcass/condition';
+import { typeOf } from '../carcass/shiftAtlas';
 import type { CutYield } from './cutting';
 import type { Pools } from './pools';
 import type { Holding } from '../sheet/claims';
-import type { Uncertainty } from '../species/types';
+import type { Species, Uncertainty } from '../species/types';
 
 /** 10 % of a normal distribution lie below the mean less this many standard deviations, 10 % above it and more. */
 export const P90_DEVIATIONS = 1.2816;
+
+/** A measured fatness leaves so much of the scatter that comes of a fatness nobody measured. */
+const SCATTER_WHEN_MEASURED = 0.6;
+
+/** How far carcasses of this kind lie beside the figures: more for types that differ, less for what was measured. */
+export function uncertaintyOf(species: Species, condition: Condition | undefined): Uncertainty {
+  const { uncertainty } = species;
+  if (!condition) return uncertainty;
+  const spread = typeOf(species, condition)?.spread ?? 1;
+  const known = condition.fatness === undefined ? 1 : SCATTER_WHEN_MEASURED;
+  return {
+    ...uncertainty,
+    atomCv: uncertainty.atomCv * spread,
+    sideSd: uncertainty.sideSd * spread * known,
+  };
+}
 
 /**
  * Standard deviation of a sum of atoms when each atom's share of the side may lie beside the atlas, independently,

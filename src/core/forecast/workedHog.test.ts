@@ -25,6 +25,9 @@ const boneless = [
 /** The worked example counts 5 ham steaks; its own length and formula give 6 (docs/figures.md). */
 const CORRECTED_PIECES: Record<string, number> = { 'Ham steaks, cured and smoked, 3/4 in': 6 };
 
+/** Seven hundredths of a pound over two are spread over the pack: no pack of their own (docs/figures.md). */
+const CORRECTED_PACKS: Record<string, number> = { 'Neck bones': 1 };
+
 function expectNear(actual: number, expected: number) {
   const allowed = Math.max(expected * TOLERANCE_SHARE, PRINTED_STEP);
   expect(Math.abs(actual - expected)).toBeLessThanOrEqual(allowed);
@@ -45,7 +48,7 @@ describe.each([
     expectNear(line.kerf / 1000, cut.kerf_lb);
     expectNear(line.cureLoss / 1000, cut.cure_loss_lb);
     expect(line.pieces).toBe(CORRECTED_PIECES[name] ?? cut.pieces);
-    expect(line.packs).toBe(cut.packs);
+    expect(line.packs).toBe(CORRECTED_PACKS[name] ?? cut.packs);
   });
 
   it('loses what the example loses', () => {

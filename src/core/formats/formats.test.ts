@@ -133,6 +133,45 @@ describe('a price list', () => {
     const text = writePriceListCsv(demoPrices[0]!).replace(',head,', ',moon,');
     expect(readPriceListCsv(text)).toMatchObject({ ok: false, field: 'row 2, basis' });
   });
+
+  const written = writePriceListCsv(demoPrices[0]!);
+  it.each([
+    [
+      'dollars for cents',
+      ',7200,',
+      ',72.50,',
+      'row 2, rate_cents',
+      'A rate is in whole cents: 98 for 0.98, not 72.50.',
+    ],
+    [
+      'another minimum in a later row',
+      '12000,600,cut-and-wrap',
+      '9000,600,cut-and-wrap',
+      'row 3, minimum_cents',
+      'The list says 9000 here and 12000 in row 2.',
+    ],
+    [
+      'a day that is none',
+      /2026-03-01/g,
+      '2026-13-45',
+      'effectiveFrom',
+      'Effective from is not a day of the calendar.',
+    ],
+    [
+      'two rules of one id',
+      'cut-and-wrap,Cut',
+      'slaughter,Cut',
+      'rules.1',
+      'The id "slaughter" is given to two rules.',
+    ],
+  ])('with %s says so', (_, said, instead, field, message) => {
+    expect(readPriceListCsv(written.replace(said, instead))).toMatchObject({ ok: false, field, message });
+  });
+
+  it('takes yes and no as spreadsheets write them', () => {
+    const text = written.replace(/^(.*,)(\n|$)/m, '$1$2').replace(/,head,7200,,/, ',head,7200,,TRUE');
+    expect(valueOf(readPriceListCsv(text)).rules[0]).toMatchObject({ taxable: true });
+  });
 });
 
 describe('a forecast as a table', () => {

@@ -8,6 +8,13 @@ import { numberField, readCsv, writeCsv, type Row } from './csv';
 const HEAD = ['list', 'name', 'effective_from', 'unit', 'currency', 'sign', 'minimum_cents', 'tax_bp'];
 const RULE = ['rule', 'label', 'basis', 'rate_cents', 'key', 'taxable'];
 
+/** What people and spreadsheets write for yes and no. */
+const TAXABLE = new Map<string, 'yes' | 'no' | 'unsaid'>([
+  ['', 'unsaid'],
+  ...['yes', 'true', '1', 'y'].map((word): [string, 'yes'] => [word, 'yes']),
+  ...['no', 'false', '0', 'n'].map((word): [string, 'no'] => [word, 'no']),
+]);
+
 /** A price list as CSV: a row for each rule, what holds for the whole list on every row. Money in cents. */
 export function writePriceListCsv(list: PriceList): string {
   const head = {
@@ -42,6 +49,11 @@ export function readPriceListCsv(text: string): Result<PriceList, 'invalid'> {
   if (!first) return failure('invalid', 'There is no rule in it.', 'row 2');
   const rules: PriceRule[] = [];
   for (const [at, row] of table.value.entries()) {
+    const other = HEAD.find((column) => row[column] !== first[column]);
+    if (other) {
+      const message = `The list says ${row[other]} here and ${first[other]} in row 2.`;
+      return failure('invalid', message, `row ${at + 2}, ${other}`);
+    }
     const rule = ruleOf(row, at);
     if (!rule.ok) return rule;
     rules.push(rule.value);
@@ -62,6 +74,14 @@ export function readPriceListCsv(text: string): Result<PriceList, 'invalid'> {
 function ruleOf(row: Row, at: number): Result<PriceRule, 'invalid'> {
   const rate = numberField(row, 'rate_cents', at);
   if (!rate.ok) return rate;
+  if (!Number.isInteger(rate.value)) {
+    const message = `A rate is in whole cents: 98 for 0.98, not ${row.rate_cents}.`;
+    return failure('invalid', message, `row ${at + 2}, rate_cents`);
+  }
+  const taxable = TAXABLE.get((row.taxable ?? '').trim().toLowerCase());
+  if (taxable === undefined) {
+    return failure('invalid', `"${row.taxable}" is neither yes nor no.`, `row ${at + 2}, taxable`);
+  }
   const basis = BASES.find((each) => each === row.basis);
   if (!basis)
     return failure('invalid', `"${row.basis}" is none of ${BASES.join(', ')}.`, `row ${at + 2}, basis`);
@@ -71,7 +91,7 @@ function ruleOf(row: Row, at: number): Result<PriceRule, 'invalid'> {
     basis,
     rateCents: cents(rate.value),
     ...(row.key ? { key: row.key } : {}),
-    ...(row.taxable ? { taxable: row.taxable === 'yes' } : {}),
+    ...(taxable === 'unsaid' ? {} : { taxable: taxable === 'yes' }),
   };
   return success(rule);
 }

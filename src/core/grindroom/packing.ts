@@ -1,8 +1,7 @@
+import { LEAST_ODD_PACK_LB } from '../forecast/pieces';
+
 /** Guards divisions that should come out whole against floating-point dust. */
 const ROUNDING_DUST = 1e-9;
-
-/** An odd pack smaller than this, pounds, is shared among the last tubes instead. */
-export const LEAST_ODD_PACK_LB = 0.5;
 
 export type Tubes = { readonly tubes: number; readonly left: number; readonly oddPack: number };
 

@@ -8,17 +8,20 @@ export type WeightBasis = 'cold' | 'hot' | 'usual';
 export type SideToCut = { readonly weight: Weight; readonly basis: WeightBasis };
 
 /**
- * The cold weight to cut a side by: as weighed; else what its hot weight leaves after the usual days on the rail;
- * else the species' reference side.
+ * The cold weight to cut a side by: as weighed; else what its hot weight leaves after its days on the rail; else the
+ * species' reference side.
+ *
+ * @param days - on the rail; as long as the species usually hangs when nobody says
  */
 export function sideToCut(
   species: Species,
   unit: WeighingUnit,
   weighed: { readonly hot?: Weight | undefined; readonly cold?: Weight | undefined },
+  days = species.hang.targetDays,
 ): SideToCut {
   if (weighed.cold !== undefined) return { weight: weighed.cold, basis: 'cold' };
   if (weighed.hot !== undefined) {
-    return { weight: expectedCold(species.shrink[0]!, weighed.hot, species.hang.targetDays), basis: 'hot' };
+    return { weight: expectedCold(species.shrink[0]!, weighed.hot, days), basis: 'hot' };
   }
   return { weight: weight(convertUnits(species.atlas.reference.sideLb, 'lb', unit)), basis: 'usual' };
 }

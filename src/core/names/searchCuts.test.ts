@@ -23,6 +23,71 @@ describe('a cut is found', () => {
     expect(searchCuts(speciesById(species), text).hits[0]!.cut).toBe(cut);
   });
 
+  it.each([
+    ['beef', 'hamburger', 'Ground beef'],
+    ['beef', 'Mince', 'Ground beef'],
+    ['beef', 'stew meat', 'Chuck, diced'],
+    ['beef', 'also bucko', 'Fore shank, cross-cut'],
+    ['beef', 'teres majur', 'Petite tender'],
+    ['beef', 'boston', 'Arm roast, bone-in'],
+    ['beef', 'kansas city strip', 'Strip steaks, boneless'],
+    ['beef', 'tournedos', 'Tenderloin steaks'],
+    ['beef', 'soup bones', 'Soup bones'],
+    ['beef', 'tallow', 'Fat for rendering'],
+    ['hog', 'bratwurst', 'White sausage with mace'],
+    ['hog', 'italian sausage', 'Fennel and garlic sausage'],
+    ['hog', 'canadian bacon', 'Canadian-style bacon'],
+    ['hog', 'pancetta', 'Bacon, smoked slab'],
+    ['hog', 'pork wings', 'Fore hock'],
+    ['lamb', 'scrag end', 'Neck slices'],
+    ['lamb', 'ground lamb', 'Ground lamb, plain'],
+    ['lamb', 'merguez', 'Red pepper and cumin sausage'],
+    ['lamb', 'roghan josh', 'Shoulder, diced'],
+  ])('of %s by what people say, %s: %s', (species, text, cut) => {
+    expect(searchCuts(speciesById(species), text).hits.map((hit) => hit.cut)).toContain(cut);
+  });
+
+  it.each([
+    ['beef', 'tongue', 'The tongue is not on this carcass'],
+    ['beef', 'Liver', 'The liver is not on this carcass'],
+    ['beef', 'spider steak', 'goes with the trim'],
+    ['hog', 'chitlins', 'The intestines are not on this carcass'],
+    ['lamb', 'sweetbreads', 'Ask there for them'],
+  ])('of %s by %s is not, and it says why', (species, text, words) => {
+    const { hits, absent } = searchCuts(speciesById(species), text);
+    expect(hits).toEqual([]);
+    expect(absent).toContain(words);
+  });
+
+  it.each([
+    ['beef', 500],
+    ['hog', 300],
+    ['lamb', 300],
+  ])(
+    'of %s by more than %d words, each to the cut it means and to none besides those it can mean',
+    (id, least) => {
+      const species = speciesById(id);
+      const meant = new Map<string, Set<string>>();
+      for (const { say, cut } of species.names) {
+        for (const said of say) meant.set(said, (meant.get(said) ?? new Set()).add(cut));
+      }
+      expect(meant.size).toBeGreaterThan(least);
+      const wrong = [...meant].filter(([said, cuts]) => {
+        const found = searchCuts(species, said).hits.map((hit) => hit.cut);
+        return ![...cuts].every((cut) => found.includes(cut));
+      });
+      expect(wrong.map(([said]) => said)).toEqual([]);
+      const lost = species.absent.flatMap(({ say }) =>
+        say.filter((said) => !searchCuts(species, said).absent),
+      );
+      expect(lost).toEqual([]);
+    },
+  );
+
+  it.each(['x', 'shwarma', 'xylophone', 'brake pads'])('by %s, which is no cut, finds none', (text) => {
+    expect(searchCuts(beef, text)).toEqual({ hits: [] });
+  });
+
   it('only within its species', () => {
     expect(searchCuts(lamb, 'picanha').hits.map((hit) => hit.cut)).not.toContain('Sirloin cap');
     expect(searchCuts(speciesById('bison'), 'picanha').hits[0]!.cut).toBe('Sirloin cap');

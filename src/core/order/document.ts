@@ -112,7 +112,22 @@ export function readSheet(document: SheetDocument, situation: Situation, from: W
     wrap: document.wrap ?? base.wrap,
     instructions: document.instructions ?? '',
   };
-  return { sheet, problems: [...unreadable, ...sheetProblems(situation, sheet)] };
+  const problems = [
+    ...secondSideProblem(document, situation),
+    ...unreadable,
+    ...sheetProblems(situation, sheet),
+  ];
+  return { sheet, problems: problems.map(({ field, message }) => ({ field: asWritten(field), message })) };
+}
+
+/** The field as the file has it: a list of forms stands at the decision itself, an amount has its own key. */
+function asWritten(field: string): string {
+  return field.replace('.forms[', '[');
+}
+
+function secondSideProblem({ secondSide }: SheetDocument, { sides }: Situation): FieldProblem[] {
+  if (sides === 2 || Object.keys(secondSide ?? {}).length === 0) return [];
+  return [{ field: 'secondSide', message: 'This share is one side: it has no second one.' }];
 }
 
 type Reading = Units & {

@@ -1,6 +1,7 @@
 import { forecast } from '../forecast/forecast';
 import type { Forecast, ForecastLine } from '../forecast/types';
 import { leastCertain, type WeightBasis } from '../hang/sideToCut';
+import { allocate } from '../quantity/allocate';
 import { inUnits, type Weight, type WeighingUnit } from '../quantity/weight';
 import { emptySheet } from '../sheet/houseSheet';
 import { findingsOf, type Finding } from '../questions/findings';
@@ -37,8 +38,10 @@ export type ForecastLineDocument = {
 
 export type ShareForecastDocument = {
   readonly part: ShareDocument['part'];
-  /** Percent of the part's packages that are this owner's; the figures are of the whole part. */
+  /** Percent of the part's packages that are this owner's; the figures are of that part of it. */
   readonly sharePct: number;
+  /** False when nothing is decided yet: then there are no lines, and nothing is expected. */
+  readonly answered: boolean;
   readonly owner: string;
   readonly cold: number;
   readonly basis: WeightBasis;
@@ -74,6 +77,7 @@ export type WorkedShare = {
   readonly basis: WeightBasis;
   readonly forecast: Forecast;
   readonly findings: readonly Finding[];
+  readonly answered: boolean;
 };
 
 /** Works out every share of an order that has been read. A share without a sheet is all questions. */
@@ -95,6 +99,7 @@ export function workOut(
       share,
       basis: leastCertain(sides.map((side) => side.basis)),
       forecast: expected,
+      answered: Object.keys(sheet.answers).length > 0,
       findings: findingsOf({ situation, sheet, coldSides: cold }, expected),
     };
   });
@@ -112,42 +117,65 @@ export function forecastDocument(
     unit: shop.unit,
     tag: order.animal.tag,
     species: order.animal.species,
-    shares: workOut(shop, order, experience).map(shareDocument),
+    shares: workOut(shop, order, experience).map((worked) =>
+      shareDocument(worked, ownPart(order, worked.share)),
+    ),
   };
 }
 
-/** Every weight of a record as a plain number. */
-function units<Key extends string>(weights: Readonly<Record<Key, Weight>>): Record<Key, number> {
-  const entries = Object.entries(weights) as [Key, Weight][];
-  return Object.fromEntries(entries.map(([key, w]) => [key, inUnits(w)])) as Record<Key, number>;
+/** A household's own part of a whole number that is the part's: weights in thousandths, pieces, packs. */
+type OwnPart = (whole: number) => number;
+
+/** Households that share a part by percent have between them exactly what the part has. */
+function ownPart({ shares }: OrderDocument, share: ShareDocument): OwnPart {
+  const households = shares.filter((each) => each.part === share.part);
+  const percents = households.map((each) => each.sharePct ?? 100);
+  return (whole) => allocate(whole, percents)[households.indexOf(share)]!;
 }
 
-function shareDocument({ share, basis, forecast: expected, findings }: WorkedShare): ShareForecastDocument {
+/** Every weight of a record as a plain number. */
+function units<Key extends string>(
+  weights: Readonly<Record<Key, Weight>>,
+  own: OwnPart,
+): Record<Key, number> {
+  const entries = Object.entries(weights) as [Key, Weight][];
+  return Object.fromEntries(entries.map(([key, w]) => [key, inUnits(own(w) as Weight)])) as Record<
+    Key,
+    number
+  >;
+}
+
+function shareDocument({ share, basis, ...worked }: WorkedShare, own: OwnPart): ShareForecastDocument {
+  const { forecast: expected, findings, answered } = worked;
   const { pool } = expected;
+  const weigh = (whole: number) => inUnits(own(answered ? whole : 0) as Weight);
+  const lines = answered ? expected.lines.map((line) => lineDocument(line, own)) : [];
+  const losses = Object.entries(expected.losses).map(([place, lost]) => [place, weigh(lost)]);
   return {
     part: share.part,
     sharePct: share.sharePct ?? 100,
+    answered,
     owner: share.owner.name,
-    cold: inUnits(expected.coldWeight),
+    cold: inUnits(own(expected.coldWeight) as Weight),
     basis,
-    lines: expected.lines.map(lineDocument),
-    losses: units(expected.losses),
+    lines,
+    losses: Object.fromEntries(losses) as ShareForecastDocument['losses'],
     grind: {
-      weight: inUnits(pool.grind),
-      fatPct: Math.round(pool.fatPct * 100) / 100,
-      lean: inUnits(pool.lean),
-      fatUsed: inUnits(pool.fatUsed),
+      weight: weigh(pool.grind),
+      fatPct: answered ? Math.round(pool.fatPct * 100) / 100 : 0,
+      lean: weigh(pool.lean),
+      fatUsed: weigh(pool.fatUsed),
     },
-    takeHome: inUnits(expected.takeHome),
-    takeHomeLow: inUnits(expected.takeHomeLow),
-    takeHomeHigh: inUnits(expected.takeHomeHigh),
-    yieldPct: expected.yieldBp / 100,
-    freezerCuFt: Math.round(expected.freezerCuFt * 100) / 100,
+    takeHome: weigh(expected.takeHome),
+    takeHomeLow: weigh(expected.takeHomeLow),
+    takeHomeHigh: weigh(expected.takeHomeHigh),
+    yieldPct: answered ? expected.yieldBp / 100 : 0,
+    freezerCuFt: Math.round(expected.freezerCuFt * (share.sharePct ?? 100) * Number(answered)) / 100,
     openQuestions: findings.filter((finding) => finding.blocks).length,
   };
 }
 
-function lineDocument(line: ForecastLine): ForecastLineDocument {
+function lineDocument(line: ForecastLine, own: OwnPart): ForecastLineDocument {
   const { key, cut, destination, packaged, low, high, gross, kerf, cureLoss, pieces, packs, thicknessIn } =
     line;
   const { evidence, names } = line;
@@ -155,12 +183,12 @@ function lineDocument(line: ForecastLine): ForecastLineDocument {
     key,
     cut,
     destination,
-    ...units({ packaged, low, high, gross, kerf, cureLoss }),
-    trim: units(line.trim),
+    ...units({ packaged, low, high, gross, kerf, cureLoss }, own),
+    trim: units(line.trim, own),
     evidence,
-    pieces,
-    packs,
+    pieces: pieces === null ? null : own(pieces),
+    packs: own(packs),
     thicknessIn,
-    names,
+    names: names.map(({ name, pieces: named }) => ({ name, pieces: own(named) })),
   };
 }

@@ -72,7 +72,7 @@ describe('the open order file', () => {
     [
       'two left halves',
       { shares: [twoHalves.shares[0], twoHalves.shares[0]] },
-      'shares: The shares of left add up to 200 %, not 100.',
+      'shares: Left is given twice.',
     ],
     [
       'an add-on it has not',
@@ -101,7 +101,7 @@ describe('the open order file', () => {
     };
     const wrong = order({ shares: [{ ...twoHalves.shares[0], sheet }] });
     expect(problemsOf(wrong)).toEqual([
-      'shares.0.sheet.answers.butt.forms[0].params.thickness: "chunky" is not a thickness. Say it like 3/4, 1 1/4, 0.75 or 19 mm.',
+      'shares.0.sheet.answers.butt[0].params.thickness: "chunky" is not a thickness. Say it like 3/4, 1 1/4, 0.75 or 19 mm.',
       'shares.0.sheet.answers.wing: "wing" is not asked of this Hog.',
     ]);
   });

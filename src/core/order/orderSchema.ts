@@ -97,6 +97,7 @@ const carcassSchema = Joi.object({
 
 /** The open order file, `schemas/order.schema.json` in the language of the server, for the species of a catalogue. */
 export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
+  // As the published schema judges: a number in quotes is no number.
   return Joi.object({
     $schema: Joi.string().max(200),
     format: Joi.valid('fractum.order').required(),
@@ -118,7 +119,7 @@ export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
     }).required(),
     shares: Joi.array().min(1).max(16).items(shareSchema).required(),
     weights: Joi.object({ left: sideWeights, right: sideWeights }),
-  }).messages({
-    'animal.date': '{#label} is not a day of the calendar.',
-  });
+  })
+    .messages({ 'animal.date': '{#label} is not a day of the calendar.' })
+    .prefs({ convert: false });
 }

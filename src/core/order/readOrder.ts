@@ -31,16 +31,19 @@ export function readOrder(raw: unknown, shop: ReadingShop): Result<OrderDocument
   return { ...failure('invalid', problems[0]!.message, problems[0]!.field), problems };
 }
 
-/** What a share's sheet is answered for. */
+/** What a share's sheet is answered for. It hangs as long as its species usually does where the file does not say. */
 export function situationOf(shop: ReadingShop, order: OrderDocument, part: ShareDocument['part']): Situation {
+  const species = speciesIn(shop.catalogue, order.animal.species);
+  const { carcass } = order.animal;
   return {
-    species: speciesIn(shop.catalogue, order.animal.species),
+    species,
     unit: shop.unit,
     sides: sidesOfPart(part).length === 2 ? 2 : 1,
     ...(quarterOfPart(part) === 'side' ? {} : { part: quarterOfPart(part) }),
     addOns: order.animal.addOns ?? [],
     tools: shop.tools,
-    ...order.animal.carcass,
+    ...carcass,
+    condition: { daysHung: species.hang.targetDays, ...carcass?.condition },
   };
 }
 
@@ -55,7 +58,8 @@ export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocu
   const situation = situationOf(shop, order, part);
   return sidesOfPart(part).map((side) => {
     const said = order.weights?.[side];
-    const whole = sideToCut(species, shop.unit, { hot: inShop(said?.hot), cold: inShop(said?.cold) });
+    const weighed = { hot: inShop(said?.hot), cold: inShop(said?.cold) };
+    const whole = sideToCut(species, shop.unit, weighed, situation.condition?.daysHung);
     if (quarterOfPart(part) === 'side') return whole;
     const sideLb = convertUnits(inUnits(whole.weight), shop.unit, 'lb');
     return { ...whole, weight: Math.round(whole.weight * cellsOf(situation, sideLb).partOfSide) as Weight };

@@ -12,6 +12,7 @@ import {
   type Job,
   type Situation,
 } from '../sheet/situation';
+import { houseWay } from '../sheet/houseSheet';
 import type { Answer, Sheet } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
 
@@ -24,7 +25,9 @@ export type FindingKind =
   | 'not-offered'
   | 'batch'
   | 'watch'
-  | 'fat-short';
+  | 'fat-short'
+  | 'fat-over'
+  | 'weight';
 
 /** Something on a sheet that somebody has to look at, in one sentence. */
 export type Finding = {
@@ -38,6 +41,9 @@ export type Finding = {
   readonly blocks: boolean;
 };
 
+/** A prized piece of which more than this part goes to the tub is asked about. */
+const WORTH_KEEPING = 0.15;
+
 /** The smallest part of a zone worth a question: a form left with less gets nothing that can be packed. */
 const WORTH_ASKING = 0.005;
 
@@ -47,11 +53,12 @@ const WORTH_ASKING = 0.005;
  * @param expected - the forecast of the same job
  */
 export function findingsOf(job: Job, expected: Forecast): Finding[] {
-  const perSide = job.coldSides.flatMap((_, index) => {
+  const divided = job.coldSides.map((_, index): Divided => {
     const side = index === 0 ? 1 : 2;
     const { claims, block } = claimsOnSide(job, side);
-    return sideFindings(job, { claims, cells: block.cells, side });
+    return { claims, cells: block.cells, side };
   });
+  const perSide = divided.flatMap((each) => sideFindings(job, each));
   const seen = new Set<string>();
   const once = perSide.filter((finding) => {
     const key = `${finding.decision} ${finding.holder ?? ''} ${finding.sentence}`;
@@ -59,7 +66,12 @@ export function findingsOf(job: Job, expected: Forecast): Finding[] {
     seen.add(key);
     return isNew;
   });
-  return [...once, ...grindFindings(job, expected)];
+  return [
+    ...once,
+    ...weightFindings(job),
+    ...grindFindings(job, expected),
+    ...fatFindings(job, expected, divided),
+  ];
 }
 
 type Divided = { readonly claims: Claims; readonly cells: Cells; readonly side: 1 | 2 };
@@ -68,7 +80,9 @@ function sideFindings({ situation, sheet }: Job, divided: Divided): Finding[] {
   const { claims, side } = divided;
   const perDecision = decisionsAsked(situation).flatMap((decision) => {
     const answer = answerOn(sheet, decision.id, side);
-    return answer ? answerFindings(situation, { decision, answer }, divided) : [unanswered(decision, side)];
+    return answer
+      ? answerFindings(situation, { decision, answer }, divided)
+      : [unanswered(situation, decision, side)];
   });
   const clashes = claims.clashes.map((clash) => ({
     kind: 'clash' as const,
@@ -81,9 +95,10 @@ function sideFindings({ situation, sheet }: Job, divided: Divided): Finding[] {
   return [...clashes, ...perDecision, ...watchFindings(situation, sheet, divided)];
 }
 
-function unanswered(decision: Decision, side: 1 | 2): Finding {
-  const house = optionById(decision, decision.house.option).label;
-  const sentence = `${decision.title} is not answered. The house would say: ${house}. ${decision.house.reason}`;
+function unanswered(situation: Situation, decision: Decision, side: 1 | 2): Finding {
+  const { options, reason } = houseWay(decision, situation);
+  const house = optionById(decision, options[0]!).label;
+  const sentence = `${decision.title} is not answered. The house would say: ${house}. ${reason}`;
   return { kind: 'unanswered', decision: decision.id, side, sentence, blocks: true };
 }
 
@@ -145,7 +160,7 @@ function watchFindings(situation: Situation, sheet: Sheet, { claims, cells, side
   return situation.species.watches
     .filter((watch) => {
       const decided = answerOn(sheet, watch.decision, side) !== undefined;
-      const zones = watch.atoms.some((atom) => freeShare(cells, claims, atom) > 0.5);
+      const zones = watch.atoms.some((atom) => freeShare(cells, claims, atom) > WORTH_KEEPING);
       return (
         decided && zones && !zoneIsGround(situation.species, watch.atoms, (id) => answerOn(sheet, id, side))
       );
@@ -174,7 +189,12 @@ function zoneIsGround(
     .some((decision) => {
       const forms = answerTo(decision.id)?.forms ?? [];
       return (
-        forms.length > 0 && forms.every((form) => optionById(decision, form.option).products.length === 0)
+        forms.length > 0 &&
+        forms.every((form) => {
+          const { products, destination } = optionById(decision, form.option);
+          // What is left to another choice is not given to the grind.
+          return products.length === 0 && destination === 'grind';
+        })
       );
     });
 }
@@ -228,6 +248,63 @@ function grindFindings({ situation, sheet }: Job, expected: Forecast): Finding[]
     });
   }
   return found;
+}
+
+/** Points of fat that a grind may lie above the wish before anybody is told. */
+const FAT_WORTH_SAYING = 2;
+
+/** A grind that is fatter than asked, and whose fat it is. */
+function fatFindings({ situation, sheet }: Job, expected: Forecast, divided: readonly Divided[]): Finding[] {
+  const { fatPct, lean } = expected.pool;
+  const asked = sheet.grind.fatPct;
+  if (lean === 0 || fatPct - asked <= FAT_WORTH_SAYING) return [];
+  const fattest = zonesByFat(situation, divided).slice(0, 2);
+  const keep = fattest.length > 0 ? `, most of it the ${fattest.join(' and the ')}: keep that as cuts` : '';
+  const sentence =
+    `The grind comes out at ${fatPct.toFixed(0)} % fat, not ${asked} %. ` +
+    `The fat hangs on the trim${keep}, have fat picked from it, or blend in something leaner.`;
+  return [{ kind: 'fat-over', decision: 'grind', side: 1, sentence, blocks: false }];
+}
+
+/** Titles of the zones whose leavings bring the grind most of its attached fat, most first. */
+function zonesByFat(situation: Situation, divided: readonly Divided[]): string[] {
+  const { grind } = situation.species;
+  const fat = new Map<string, number>();
+  for (const { claims, cells } of divided) {
+    for (let cell = 0; cell < cells.count; cell += 1) {
+      const atom = cells.atoms[cells.atomOf[cell]!]!;
+      if (atom.leftover !== 'pools' || claims.free[cell]! === 0) continue;
+      const attached = atom.attachedShare ?? grind.attachedShare.whole;
+      const title = situation.species.decisions.find((decision) => claimsAtom(decision, atom.id))?.title;
+      if (title === undefined || attached === 0) continue;
+      fat.set(title, (fat.get(title) ?? 0) + cells.fat[cell]! * claims.free[cell]! * attached);
+    }
+  }
+  const sorted = [...fat].sort(([, a], [, b]) => b - a);
+  return sorted.map(([title]) => title.toLowerCase());
+}
+
+function claimsAtom(decision: Decision, atom: string): boolean {
+  return decision.options.some((option) =>
+    option.products.some((product) => product.claims.some((claim) => claim.atom === atom)),
+  );
+}
+
+/** Sides lighter or heavier than these parts of the band that the species' figures hold for are asked about. */
+const BAND = { least: 0.75, most: 1.4 };
+
+/** A weight that no animal of the species has is more often a slip of the hand. */
+function weightFindings({ situation, coldSides }: Job): Finding[] {
+  const { species, unit, part = 'side' } = situation;
+  if (part !== 'side') return [];
+  const [least, most] = species.shifts.sideLb;
+  return coldSides.flatMap((cold, index): Finding[] => {
+    const lb = convertUnits(cold / 1000, unit, 'lb');
+    if (lb >= least * BAND.least && lb <= most * BAND.most) return [];
+    const usual = [least, most].map((each) => Math.round(convertUnits(each, 'lb', unit))).join(' to ');
+    const sentence = `A side of ${formatWeight(cold, 1)} ${unit} is unusual: ${species.name.toLowerCase()} sides weigh ${usual} ${unit}. Is the weight right?`;
+    return [{ kind: 'weight', decision: 'grind', side: index === 0 ? 1 : 2, sentence, blocks: true }];
+  });
 }
 
 function batchFinding(sentence: string): Finding {

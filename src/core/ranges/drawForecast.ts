@@ -1,5 +1,6 @@
 import { grindOf, shareOnTheBlock } from '../forecast/forecast';
 import type { GivenCut } from '../forecast/pools';
+import { uncertaintyOf } from '../forecast/spread';
 import type { Job } from '../sheet/situation';
 import { normalsFrom } from './normals';
 
@@ -33,7 +34,8 @@ const DRAWS_BETWEEN_CALLS = 500;
  */
 export function drawForecast(job: Job, { draws, seed, onProgress }: DrawOptions): Draws {
   const { situation, sheet, coldSides } = job;
-  const { uncertainty, grind: rules } = situation.species;
+  const { grind: rules } = situation.species;
+  const uncertainty = uncertaintyOf(situation.species, situation.condition);
   const { cells, pools, sides } = shareOnTheBlock(job);
   const lines = linesOf(
     sides.flatMap((side) => side.drafts.map((draft, at) => ({ ...side.cuts[at]!, draft }))),

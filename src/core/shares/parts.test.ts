@@ -18,9 +18,9 @@ describe('shares of an animal', () => {
     ],
     ['one quarter alone', [{ part: 'left-hind' }], undefined],
     ['a side in four', [1, 2, 3, 4].map(() => ({ part: 'left', sharePct: 25 })), undefined],
-    ['a side twice', [{ part: 'left' }, { part: 'left' }], 'The shares of left add up to 200 %, not 100.'],
-    ['a whole and a side', [{ part: 'whole' }, { part: 'left' }], 'left fore is given twice.'],
-    ['a side and its quarter', [{ part: 'right' }, { part: 'right-hind' }], 'right hind is given twice.'],
+    ['a side twice', [{ part: 'left' }, { part: 'left' }], 'Left is given twice.'],
+    ['a whole and a side', [{ part: 'whole' }, { part: 'left' }], 'Left fore is given twice.'],
+    ['a side and its quarter', [{ part: 'right' }, { part: 'right-hind' }], 'Right hind is given twice.'],
     [
       'three thirds short',
       [

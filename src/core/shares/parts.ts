@@ -42,6 +42,12 @@ function quartersOf(part: SharePart): string[] {
   return sidesOfPart(part).flatMap((side) => quarters.map((quarter) => `${side}-${quarter}`));
 }
 
+/** A part in words; the side alone where the species is not quartered. */
+function partWords({ atlas }: Species, part: string): string {
+  const words = atlas.quarters ? part.replace('-', ' ') : part.split('-')[0]!;
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** Percentages that people typed add up within this. */
 const PERCENT_DUST = 0.01;
 
@@ -56,13 +62,17 @@ export function sharesProblem(species: Species, shares: readonly PartShare[]): s
   if (quartered && !species.atlas.quarters) {
     return `A ${species.name.toLowerCase()} is not quartered: ${quartered.part} is no share of it.`;
   }
+  const twiceWhole = [...byPart].find(
+    ([part]) => shares.filter((share) => share.part === part && (share.sharePct ?? 100) === 100).length > 1,
+  );
+  if (twiceWhole) return `${partWords(species, twiceWhole[0])} is given twice.`;
   for (const [part, pct] of byPart) {
     if (Math.abs(pct - 100) > PERCENT_DUST) return `The shares of ${part} add up to ${pct} %, not 100.`;
   }
   const taken = new Set<string>();
   for (const part of byPart.keys()) {
     const twice = quartersOf(part).find((quarter) => taken.has(quarter));
-    if (twice) return `${twice.replace('-', ' ')} is given twice.`;
+    if (twice) return `${partWords(species, twice)} is given twice.`;
     quartersOf(part).forEach((quarter) => taken.add(quarter));
   }
   return undefined;

@@ -1,4 +1,5 @@
 import { schoolById } from '../carcass/breaks';
+import { typeOf } from '../carcass/shiftAtlas';
 import { convertUnits, weight } from '../quantity/weight';
 import type { Decision } from '../species/types';
 import { defaultParams } from './params';
@@ -11,16 +12,43 @@ export function formOf(decision: Decision, optionId: string, situation: Situatio
   return { option: optionId, amount: { kind: 'rest' }, params: defaultParams(option, situation.unit) };
 }
 
-/** The house's answer to one decision, or that of the school it breaks by; where the shop lacks the tool, the first option it can do. */
-export function houseAnswer(decision: Decision, situation: Situation): Answer {
-  const { species, school } = situation;
+/** What the house would say here, and why: option ids in the order of its forms. */
+export type HouseWay = { readonly options: readonly string[]; readonly reason: string };
+
+/**
+ * The house's way with one decision: that of the school it breaks by, else what suits the carcass' type, else the
+ * species' own, or what it says instead where the answer that it stands beside is not given. Where nothing of it is
+ * offered, the first option that is.
+ */
+export function houseWay(decision: Decision, situation: Situation): HouseWay {
+  const { house, options } = decision;
+  const said = specialHouse(decision, situation);
+  const wanted: HouseWay = said
+    ? { options: [said], reason: house.reason }
+    : stands(decision, situation)
+      ? { options: [house.option, house.then].filter((id) => id !== undefined), reason: house.reason }
+      : { options: [house.beside!.otherwise], reason: house.beside!.reason };
+  const isOffered = (id: string) => whyNotOffered(optionById(decision, id), situation) === undefined;
+  const offered = wanted.options.filter(isOffered);
+  if (offered.length > 0) return { ...wanted, options: offered };
+  return { options: [options.find((option) => isOffered(option.id))!.id], reason: house.reason };
+}
+
+function specialHouse(decision: Decision, { species, school, condition }: Situation): string | undefined {
   const ofSchool = school === undefined ? undefined : schoolById(species, school).house?.[decision.id];
-  const house = ofSchool === undefined ? [decision.house.option, decision.house.then] : [ofSchool];
-  const wanted = house.filter((id) => id !== undefined);
-  const offered = wanted.filter((id) => whyNotOffered(optionById(decision, id), situation) === undefined);
-  const fallback = decision.options.find((option) => whyNotOffered(option, situation) === undefined);
-  const ids = offered.length > 0 ? offered : [fallback!.id];
-  return { forms: ids.map((id) => formOf(decision, id, situation)) };
+  return ofSchool ?? (condition && typeOf(species, condition)?.house?.[decision.id]);
+}
+
+/** Whether the answer that the house's own stands beside is given. */
+function stands({ house: { beside } }: Decision, situation: Situation): boolean {
+  if (!beside) return true;
+  const other = situation.species.decisions.find((each) => each.id === beside.decision)!;
+  return houseWay(other, situation).options.includes(beside.option);
+}
+
+/** The house's answer to one decision. */
+export function houseAnswer(decision: Decision, situation: Situation): Answer {
+  return { forms: houseWay(decision, situation).options.map((id) => formOf(decision, id, situation)) };
 }
 
 /** The grind as the house makes it: plain, bulk, at the usual fat. */

@@ -1,4 +1,4 @@
-import { convertUnits, weight, type WeighingUnit, type Weight } from '../quantity/weight';
+import { convertUnits, weight, weightField, type WeighingUnit, type Weight } from '../quantity/weight';
 import type { Option, ParamSpec, Product } from '../species/types';
 import type { ParamValues } from './types';
 
@@ -36,8 +36,11 @@ export function paramProblem(spec: ParamSpec, value: unknown, unit: WeighingUnit
       return rangeProblem(`${spec.label} in inches`, value, { least: spec.minIn, most: spec.maxIn });
     case 'weight': {
       const [least, most] = [spec.minLb, spec.maxLb].map((lb) => weight(convertUnits(lb, 'lb', unit)));
-      const label = `${spec.label} in thousandths of a ${unit}`;
-      return rangeProblem(label, value, { least: least!, most: most!, whole: true });
+      const fits = Number.isInteger(value) && (value as number) >= least! && (value as number) <= most!;
+      if (fits) return undefined;
+      const said =
+        typeof value === 'number' ? `${weightField(Math.round(value) as Weight)} ${unit}` : String(value);
+      return `${spec.label}: ${weightField(least!)} to ${weightField(most!)} ${unit}, not ${said}.`;
     }
   }
 }

@@ -12,7 +12,7 @@ export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[
     Object.entries(sheet[where]).flatMap(([id, answer]) => {
       const decision = known.get(id);
       const field = `${where}.${id}`;
-      if (!decision) return [{ field, message: `"${id}" is not asked of this ${situation.species.name}.` }];
+      if (!decision) return [{ field, message: notAsked(situation, id) }];
       if (answer.forms.length === 0) return [{ field, message: `${decision.title}: no form is given.` }];
       if (answer.forms.length > 1 && !decision.divisible) {
         return [{ field, message: `${decision.title} has one form only.` }];
@@ -32,6 +32,12 @@ export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[
     ...keepsProblems(situation, sheet),
     ...grindProblems(situation, sheet),
   ];
+}
+
+function notAsked({ species }: Situation, id: string): string {
+  const addOn = species.decisions.find((decision) => decision.id === id)?.needsAddOn;
+  const words = `"${id}" is not asked of this ${species.name}`;
+  return addOn === undefined ? `${words}.` : `${words} unless "${addOn}" is named among its add-ons.`;
 }
 
 function speciesProblem({ species }: Situation, sheet: Sheet): FieldProblem[] {

@@ -77,5 +77,7 @@ export const carcassType = Joi.object({
   lengthFactor: Joi.number().greater(0).max(2),
   lipidLean: share,
   coverShift: Joi.number().min(-1).max(1),
+  spread: Joi.number().greater(0).max(5),
+  house: Joi.object().pattern(id, id),
   note: words,
 });

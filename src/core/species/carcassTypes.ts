@@ -90,6 +90,10 @@ export type CarcassType = {
   readonly lengthFactor?: number;
   readonly lipidLean?: number;
   readonly coverShift?: number;
+  /** How much further apart animals of this type lie than the species' usual: times its uncertainty; 1 when absent. */
+  readonly spread?: number;
+  /** House answers that suit the type, by decision. */
+  readonly house?: Readonly<Record<string, string>>;
   readonly note?: string;
 };
 
@@ -101,6 +105,8 @@ export type CarcassFlag = {
   readonly wastes: readonly string[];
   /** Atoms that no cut may hold. */
   readonly forbids: readonly string[];
+  /** Atoms that were taken off before the side was weighed. */
+  readonly missing?: readonly string[];
   readonly sentence: string;
 };
 

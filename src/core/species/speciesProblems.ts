@@ -1,3 +1,4 @@
+import { cutNames } from './cutNames';
 import {
   TISSUES,
   type Atom,
@@ -51,7 +52,8 @@ function atlasProblems(species: Species): string[] {
 
 function decisionProblems(species: Species, decision: Decision): string[] {
   const known = (id: string) => decision.options.some((option) => option.id === id);
-  const house = [decision.house.option, decision.house.then].filter((id) => id !== undefined);
+  const { option: own, then, beside } = decision.house;
+  const house = [own, then, beside?.otherwise].filter((id) => id !== undefined);
   const { addOns } = species.atlas;
   return [
     ...house.filter((id) => !known(id)).map((id) => `${decision.id}: the house wants ${id}`),
@@ -140,13 +142,7 @@ function carcassProblems(species: Species): string[] {
   const atoms = new Set(atlas.atoms.map((atom) => atom.id));
   const missing = (where: string, ids: readonly string[]) =>
     ids.filter((id) => !atoms.has(id)).map((id) => `${where}: no piece ${id}`);
-  const cuts = new Set(
-    species.decisions.flatMap((decision) =>
-      decision.options.flatMap((option) =>
-        option.products.flatMap((product) => [product.cut, ...(product.cure ? [product.cure.cut] : [])]),
-      ),
-    ),
-  );
+  const cuts = new Set(cutNames(species).map(({ cut }) => cut));
   return [
     ...breaks.flatMap((each) => breakProblems(species, each)),
     ...schools.flatMap((school) => [

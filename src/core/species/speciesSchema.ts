@@ -183,7 +183,17 @@ const decision = Joi.object({
   step: Joi.number().integer().min(1).required(),
   span,
   options: Joi.array().items(option).unique('id').min(2).required(),
-  house: Joi.object({ option: id.required(), then: id, reason: words.required() }).required(),
+  house: Joi.object({
+    option: id.required(),
+    then: id,
+    reason: words.required(),
+    beside: Joi.object({
+      decision: id.required(),
+      option: id.required(),
+      otherwise: id.required(),
+      reason: words.required(),
+    }),
+  }).required(),
   needsAddOn: id,
   divisible: Joi.boolean(),
 });
@@ -259,6 +269,10 @@ export const speciesSchema = Joi.object<Species>({
       }),
     )
     .required(),
+  spokenAs: Joi.array().items(words).min(1).required(),
+  absent: Joi.array()
+    .items(Joi.object({ say: Joi.array().items(words).min(1).required(), sentence: words.required() }))
+    .required(),
   contests: Joi.array()
     .items(Joi.object({ atoms: Joi.array().items(id).min(1).required(), sentence: words.required() }))
     .required(),
@@ -297,6 +311,7 @@ export const speciesSchema = Joi.object<Species>({
         label: words.required(),
         wastes: Joi.array().items(id).required(),
         forbids: Joi.array().items(id).required(),
+        missing: Joi.array().items(id),
         sentence: words.required(),
       }),
     )

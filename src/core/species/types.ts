@@ -204,7 +204,18 @@ export type Decision = {
   readonly span?: readonly [from: string, to: string];
   readonly options: readonly Option[];
   /** The house's answer, with the reason in one line. */
-  readonly house: { readonly option: string; readonly then?: string; readonly reason: string };
+  readonly house: {
+    readonly option: string;
+    readonly then?: string;
+    readonly reason: string;
+    /** The answer stands beside another one of the house; where that is not given, the house says otherwise. */
+    readonly beside?: {
+      readonly decision: string;
+      readonly option: string;
+      readonly otherwise: string;
+      readonly reason: string;
+    };
+  };
   /** Asked only when this add-on was left on the carcass. */
   readonly needsAddOn?: string;
   /** May be answered in several forms with "the rest to". */
@@ -214,12 +225,16 @@ export type Decision = {
 /** What people call a cut besides its own name: other countries' words, household words, dishes made of it. */
 export type CutName = {
   readonly say: readonly string[];
+  /** A cut's own name, a recipe's, or that of what is kept besides. */
   readonly cut: string;
   /** Where the word means this cut, when elsewhere it means another. */
   readonly where?: string;
   /** The words are dishes. */
   readonly dish?: boolean;
 };
+
+/** A part of the animal that people ask for and that is not on the carcass, with what to tell them. */
+export type AbsentPart = { readonly say: readonly string[]; readonly sentence: string };
 
 /** Why two choices exclude each other, in words for the customer. */
 export type Contest = {
@@ -343,6 +358,9 @@ export type Species = {
   readonly splitBones: readonly string[];
   readonly decisions: readonly Decision[];
   readonly names: readonly CutName[];
+  /** The animal's own words, which make no difference beside a cut: `pork chops` are chops. */
+  readonly spokenAs: readonly string[];
+  readonly absent: readonly AbsentPart[];
   readonly contests: readonly Contest[];
   readonly watches: readonly Watch[];
   readonly poolKeeps: readonly PoolKeep[];

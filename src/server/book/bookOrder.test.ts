@@ -76,7 +76,7 @@ describe('booking', () => {
     expect(refused).toMatchObject({
       ok: false,
       reason: 'invalid',
-      field: 'shares.0.sheet.answers.butt.forms[0].params.thickness',
+      field: 'shares.0.sheet.answers.butt[0].params.thickness',
     });
     for (const table of ['animals', 'people', 'sides', 'shares', 'sheets'])
       expect(await shop.db(table)).toEqual([]);
@@ -175,7 +175,7 @@ describe('what cannot be read', () => {
     const document = hogDocument({ shares: [{ part: 'left', owner: { name: 'A' }, sheet }] });
     expect(await shop.ask('bookOrder', { clientId: randomUUID(), document })).toMatchObject({
       reason: 'invalid',
-      field: 'shares.0.sheet.answers.ham.forms[0].params.cure',
+      field: 'shares.0.sheet.answers.ham[0].params.cure',
     });
   });
 });

@@ -66,6 +66,7 @@ export function Palette({ shareId, onClose }: { shareId: string | undefined; onC
         )}
       </ul>
       {found?.cuts.question && <p className="quiet">{found.cuts.question}</p>}
+      {found?.cuts.absent && <p className="quiet">{found.cuts.absent}</p>}
     </Dialog>
   );
 }

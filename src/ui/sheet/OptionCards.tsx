@@ -4,7 +4,7 @@ import { memo, useMemo, useState } from 'react';
 import { tradeOffSentence } from '@/core/questions/evaluate';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
-import { formOf } from '@/core/sheet/houseSheet';
+import { formOf, houseWay } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import type { Decision, Option } from '@/core/species/types';
@@ -58,7 +58,7 @@ export function OptionCards({ decision, options, settled, side, chosen, locked, 
         {spoken && answer && !chosen.has(spoken.id) && (
           <b>Instead of what is chosen: {against(settled, other(spoken))}.</b>
         )}
-        {!answer && <span className="quiet">{decision.house.reason}</span>}
+        {!answer && <span className="quiet">{houseWay(decision, settled.situation).reason}</span>}
       </p>
     </>
   );

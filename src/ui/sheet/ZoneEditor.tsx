@@ -3,8 +3,8 @@
 import { Segmented } from 'antd';
 import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
-import { formOf } from '@/core/sheet/houseSheet';
-import { whyNotOffered } from '@/core/sheet/situation';
+import { formOf, houseWay } from '@/core/sheet/houseSheet';
+import { optionById, whyNotOffered } from '@/core/sheet/situation';
 import type { Answer, Sheet } from '@/core/sheet/types';
 import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
@@ -49,8 +49,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
         <h2>{decision.title}</h2>
         {!answer && (
           <span className="alarm">
-            not answered; the house:{' '}
-            {decision.options.find((each) => each.id === decision.house.option)?.label}
+            not answered; the house: {optionById(decision, houseWay(decision, situation).options[0]!).label}
           </span>
         )}
         {situation.sides === 2 && (

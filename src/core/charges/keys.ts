@@ -1,0 +1,20 @@
+import type { Catalogue } from '../catalogue/catalogue';
+import { WRAPS } from '../sheet/types';
+
+/** What each form of grind is charged for besides grinding. */
+export const FORM_CHARGES = { bulk: [], patties: ['patties'], links: ['linking'] } as const;
+
+/** Every key that a cut, a cure, a grind or a wrap can raise a charge by. */
+export function chargeKeys({ species }: Catalogue): ReadonlySet<string> {
+  const ofSpecies = species.flatMap(({ decisions, cures, poolKeeps }) => [
+    ...decisions.flatMap((decision) =>
+      decision.options.flatMap((option) =>
+        option.products.flatMap((product) => [...product.charges, ...(product.cure?.charges ?? [])]),
+      ),
+    ),
+    ...Object.values(cures).flatMap((cure) => cure.charges),
+    ...poolKeeps.flatMap((keep) => keep.charges),
+  ]);
+  const ofGrind = ['grinding', 'seasoning', ...Object.values(FORM_CHARGES).flat()];
+  return new Set([...ofSpecies, ...ofGrind, ...WRAPS]);
+}
