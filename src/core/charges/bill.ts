@@ -60,7 +60,7 @@ export type Bill = {
 };
 
 /** The charge keys of a line, with the wrap it is packed in. */
-export function itemsOfForecast(expected: Forecast, wrap: Wrap): BillItem[] {
+export function itemsOfForecast(expected: Pick<Forecast, 'lines'>, wrap: Wrap): BillItem[] {
   return expected.lines.map((line) => ({
     cut: line.cut,
     charges: [...line.charges, wrap],
