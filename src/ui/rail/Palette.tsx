@@ -61,7 +61,7 @@ export function Palette({ shareId, onClose }: { shareId: string | undefined; onC
           </li>
         ))}
         {current && problem !== '' && <li role="alert">{problem === 'offline' ? AWAY : problem}</li>}
-        {current && problem === '' && entries.length === 0 && said.trim() !== '' && (
+        {current && problem === '' && entries.length === 0 && said.trim() !== '' && !found?.cuts.absent && (
           <li className="quiet">Nothing in the shop is called that.</li>
         )}
       </ul>
