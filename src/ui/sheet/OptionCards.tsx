@@ -76,10 +76,13 @@ type Asked = { decision: Decision; option: Option; side: 1 | 2 };
 function figuresOf(state: SheetState, { decision, option, side }: Asked): Figures {
   const { now, evaluations, ground, situation, sheet } = state;
   const standing = (side === 2 ? sheet.secondSide[decision.id] : undefined) ?? sheet.answers[decision.id];
-  const isChosen = standing?.forms.some((form) => form.option === option.id) ?? false;
+  const inForms = (standing?.forms ?? []).flatMap((form, at) => (form.option === option.id ? [at] : []));
+  const isChosen = inForms.length > 0;
   const asked = { forms: [formOf(decision, option.id, situation)] };
   const way = isChosen ? now : evaluations.of(answeredOn(side, decision.id)(sheet, asked));
-  const lines = way.forecast.lines.filter((line) => line.decision === decision.id);
+  const lines = way.forecast.lines.filter(
+    (line) => line.decision === decision.id && (!isChosen || inForms.includes(formOfLine(line.key))),
+  );
   const packed = sumWeights(lines.map((line) => line.packaged));
   const money = (way.bill.total - now.bill.total) as Cents;
   const gained = (way.forecast.pool.grind - now.forecast.pool.grind) as Weight;
@@ -94,6 +97,11 @@ function figuresOf(state: SheetState, { decision, option, side }: Asked): Figure
         ? ''
         : `${money > 0 ? '+' : '−'}${formatMoney(Math.abs(money) as Cents, ground.priceList.sign)}`,
   };
+}
+
+/** Which form of its zone a line is of: `rib.1.0` is of the second. */
+function formOfLine(key: string): number {
+  return Number(key.split('.')[1]);
 }
 
 /** Less than this, in thousandths, is not worth a word. */
