@@ -3,7 +3,7 @@ import { caseFile, caseFindings, caseForecast, caseLines, caseShop } from '../te
 import { houseSheet } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
 import type { OrderDocument } from './document';
-import { forecastDocument } from './forecastDocument';
+import { forecastDocument, workOut } from './forecastDocument';
 import { readOrder } from './readOrder';
 
 const kinds = (each: Parameters<typeof caseFindings>[0]) => caseFindings(each).map((finding) => finding.kind);
@@ -125,6 +125,24 @@ describe('what cannot be right, or is not said', () => {
     const found = caseFindings({ species, sideLb }).find((finding) => finding.kind === 'weight');
     expect(found).toMatchObject({ blocks: true });
     expect(kinds({ species })).not.toContain('weight');
+  });
+
+  it('so are veal of a grown side, an eye of no animal, and a cold weight far from the hot one', () => {
+    const said = (each: Parameters<typeof caseFindings>[0]) =>
+      caseFindings(each).flatMap(({ kind, sentence }) => (kind === 'weight' ? [sentence] : []));
+    expect(said({ species: 'beef', carcass: { condition: { type: 'veal' } } })[0]).toContain(
+      'weigh 40 to 150 lb',
+    );
+    expect(said({ species: 'beef', sideLb: 120, carcass: { condition: { type: 'veal' } } })).toEqual([]);
+    expect(said({ species: 'beef', carcass: { condition: { eyeSqIn: 40 } } })[0]).toContain(
+      'An eye of 40 sq in',
+    );
+    expect(said({ species: 'beef', carcass: { condition: { eyeSqIn: 15 } } })).toEqual([]);
+    const file = caseFile({ species: 'hog' }) as OrderDocument;
+    const [worked] = workOut(caseShop, { ...file, weights: { left: { hot: 92, cold: 30 } } });
+    expect(worked!.findings.map(({ sentence }) => sentence).join(' ')).toContain(
+      'lost 67 % from hot to cold',
+    );
   });
 
   it('a share without a sheet is not answered, and not all ground', () => {

@@ -78,6 +78,7 @@ export const carcassType = Joi.object({
   lipidLean: share,
   coverShift: Joi.number().min(-1).max(1),
   spread: Joi.number().greater(0).max(5),
+  sideLb: Joi.array().ordered(pounds.required(), pounds.required()),
   house: Joi.object().pattern(id, id),
   note: words,
 });

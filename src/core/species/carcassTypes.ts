@@ -92,6 +92,8 @@ export type CarcassType = {
   readonly coverShift?: number;
   /** How much further apart animals of this type lie than the species' usual: times its uncertainty; 1 when absent. */
   readonly spread?: number;
+  /** Pounds of a side between which there are animals of this type; the species' own band when absent. */
+  readonly sideLb?: readonly [from: number, to: number];
   /** House answers that suit the type, by decision. */
   readonly house?: Readonly<Record<string, string>>;
   readonly note?: string;
