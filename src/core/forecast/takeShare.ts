@@ -25,10 +25,9 @@ type Context = {
 export function takeShare(context: Context): TakeShare {
   return (wish, form) => {
     const share = askedShare(context, wish, form);
-    const holding = wholeHolding(context, wish, form);
-    const rule = holding?.wish.product.pieces;
-    if (share === undefined || share <= 0 || !holding || rule?.kind !== 'discs') return share;
-    const bones = bonesOf(rule, holding, context.block.cells);
+    const rule = form.products[0]?.product.pieces;
+    if (share === undefined || share <= 0 || rule?.kind !== 'discs') return share;
+    const bones = bonesOf(rule, wholeHolding(context, wish, form)!, context.block.cells);
     return bones === 0 ? share : Math.max(1, Math.round(share * bones)) / bones;
   };
 }
