@@ -6,7 +6,7 @@ import type { Amount, Form } from '../sheet/types';
 import type { Decision, Option } from '../species/types';
 import type { AmountDocument, FormDocument } from '../order/document';
 import { allSpecies } from '../tests/catalogue';
-import { caseLines } from '../tests/caseOrder';
+import { caseFindings, caseLines } from '../tests/caseOrder';
 import { forecast } from './forecast';
 
 const tomahawks = { option: 'cowboy', amount: { pieces: 2 } };
@@ -84,6 +84,16 @@ describe('two forms of one zone', () => {
       );
     expect(rib({ pieces: 2 })[0]!.lb).toBeCloseTo(2 * rib()[0]!.lb, 1);
     expect(rib({ pieces: 2 })[0]!.pieces).toBe(2);
+  });
+
+  it('a roast of more ribs than another break leaves is of those that are there, and nothing is asked', () => {
+    const few = {
+      species: 'beef' as const,
+      carcass: { breaks: { quarter: '10-11' } },
+      answers: { rib: [{ option: 'roast', params: { ribs: 8 } }] },
+    };
+    expect(caseLines(few, 'rib')).toMatchObject([{ pieces: 1 }]);
+    expect(caseFindings(few).map((finding) => finding.kind)).not.toContain('too-much');
   });
 
   it('the first inches of the chuck are steaks next to the rib', () => {

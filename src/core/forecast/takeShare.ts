@@ -49,12 +49,12 @@ function askedShare(context: Context, wish: DecisionWish, form: FormWish): numbe
   }
 }
 
-/** The part of its zone that a form at the hind end has when nothing is said: so many ribs, or inches. */
+/** The part of its zone that a form at the hind end has when nothing is said: so many ribs, or inches, or all there is. */
 function ownStretch(context: Context, form: FormWish): number {
   const { lastRibs } = form.products[0]!.product;
   if (lastRibs) {
     const reached = vertebraeOf(context.block.cells, form).length;
-    return divide(numberParam(form.form.params, lastRibs.param, 0), reached);
+    return Math.min(1, divide(numberParam(form.form.params, lastRibs.param, 0), reached));
   }
   const inches = form.option.fromHind!.inches * context.lengthScale;
   return Math.min(1, divide(inches, wholeLength(context, form)));
