@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { readCatalogue } from '@/data/catalogue';
 import { openDatabase } from '@/data/database';
 import { readShop, writePriceList } from '@/data/setUp';
 import { readPriceList } from '@/server/setUp';
@@ -11,7 +12,8 @@ if (!file) {
 } else {
   const db = openDatabase();
   try {
-    const list = readPriceList(JSON.parse(readFileSync(file, 'utf8')), (await readShop(db)).unit);
+    const { unit } = await readShop(db);
+    const list = readPriceList(JSON.parse(readFileSync(file, 'utf8')), { unit, catalogue: readCatalogue() });
     if (!list.ok) throw new Error(`${file}: ${list.field ?? ''} ${list.message}`);
     await writePriceList(db, list.value);
     process.stdout.write(`${list.value.name} is in force from ${list.value.effectiveFrom}.\n`);

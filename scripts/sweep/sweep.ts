@@ -106,7 +106,7 @@ function pairWays(situation: Situation, house: Sheet): Way[] {
 
 function main(): void {
   let forecasts = 0;
-  const odd = new Map<string, number>();
+  const odd = new Set<string>();
   for (const species of readCatalogue().species) {
     const usualLb = species.atlas.reference.sideLb;
     for (const { what, situation } of situationsOf(species)) {
@@ -122,14 +122,13 @@ function main(): void {
         for (const way of ways) {
           forecasts += 1;
           for (const sentence of odditiesOf(forecast(situation, way.sheet, [weight(lb)]), 'lb')) {
-            const key = `${species.id} of ${lb} lb, ${what}, ${way.what}: ${sentence}`;
-            odd.set(key, (odd.get(key) ?? 0) + 1);
+            odd.add(`${species.id} of ${lb} lb, ${what}, ${way.what}: ${sentence}`);
           }
         }
       }
     }
   }
-  for (const sentence of odd.keys()) process.stdout.write(`${sentence}\n`);
+  for (const sentence of odd) process.stdout.write(`${sentence}\n`);
   process.stdout.write(`${forecasts} forecasts, ${odd.size} odd\n`);
   process.exitCode = odd.size === 0 ? 0 : 1;
 }

@@ -102,7 +102,7 @@ describe('fractum compare', () => {
 
   it.each([
     ['an empty list', () => [], 'There is no price list in it.'],
-    ['prices by the kilogram', (list: object) => ({ ...list, unit: 'kg' }), 'by the kg, the order is in lb'],
+    ['prices by the kilogram', (list: object) => ({ ...list, unit: 'kg' }), 'by the kg; here it is lb'],
     [
       'a key that nothing raises',
       (list: { rules: object[] }) => ({ ...list, rules: [{ ...list.rules[0], key: 'curring' }] }),

@@ -1,13 +1,13 @@
 import { counted } from '@/core/quantity/counted';
-import { chargeKeys } from '@/core/charges/keys';
 import { listInForce, type PriceList } from '@/core/charges/priceList';
+import { priceListProblem } from '@/core/charges/priceListProblem';
 import { priceListSchema } from '@/core/charges/priceListSchema';
 import { compareSheets, type Comparison } from '@/core/compare/compareSheets';
 import { readPriceListCsv } from '@/core/formats/priceListCsv';
 import { readSheet, type ShareDocument } from '@/core/order/document';
 import { sidesOf, situationOf } from '@/core/order/readOrder';
 import { formatMoney, type Cents } from '@/core/quantity/money';
-import { failure, success, type Failure, type Result } from '@/core/quantity/result';
+import { failure, success, type Result } from '@/core/quantity/result';
 import { formatWeight, sumWeights, type WeighingUnit, type Weight } from '@/core/quantity/weight';
 import { checkShape } from '@/core/shape/checkShape';
 import type { Ground } from '@/core/questions/evaluate';
@@ -47,7 +47,7 @@ export const compare: Command = {
     if (!read || !second) return EXIT.unreadable;
     const prices = await pricesSaid(asked, read.order.animal.killDate, at);
     if (!prices.ok) return refuse(asked.prices!, prices, at);
-    const problem = pricesProblem(prices.value, read);
+    const problem = asked.prices === undefined ? undefined : priceListProblem(prices.value, read.shop);
     if (problem) return refuse(asked.prices!, problem, at);
     if (second.order.animal.species !== read.order.animal.species) {
       const message = `It is of ${second.order.animal.species}, the other file of ${read.order.animal.species}.`;
@@ -93,18 +93,6 @@ function listOfDay(raw: readonly unknown[], day: string): Result<PriceList, 'inv
   const found =
     listInForce(lists, day) ?? lists.sort((a, b) => a.effectiveFrom.localeCompare(b.effectiveFrom))[0];
   return found ? success(found) : failure('invalid', 'There is no price list in it.');
-}
-
-/** Why a price list cannot be asked for this order; undefined when it can. */
-function pricesProblem(list: PriceList, { shop }: OrderAtHand): Failure<'invalid'> | undefined {
-  if (list !== FREE && list.unit !== shop.unit) {
-    return failure('invalid', `Its prices are by the ${list.unit}, the order is in ${shop.unit}.`, 'unit');
-  }
-  const known = chargeKeys(shop.catalogue);
-  const strange = list.rules.find((rule) => rule.key !== undefined && !known.has(rule.key));
-  if (!strange) return undefined;
-  const message = `Nothing is ever charged for "${strange.key}". Known: ${[...known].sort().join(', ')}.`;
-  return failure('invalid', message, `rules, ${strange.id}, key`);
 }
 
 function twoSheets(

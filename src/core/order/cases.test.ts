@@ -141,7 +141,7 @@ describe('what cannot be right, or is not said', () => {
     const file = caseFile({ species: 'hog' }) as OrderDocument;
     const [worked] = workOut(caseShop, { ...file, weights: { left: { hot: 92, cold: 30 } } });
     expect(worked!.findings.map(({ sentence }) => sentence).join(' ')).toContain(
-      'lost 67 % from hot to cold',
+      'Cold is 67 % less than hot',
     );
   });
 

@@ -5,10 +5,10 @@ import { allocate } from '../quantity/allocate';
 import { inUnits, type Weight, type WeighingUnit } from '../quantity/weight';
 import { emptySheet } from '../sheet/houseSheet';
 import { findingsOf, type Finding } from '../questions/findings';
-import { sidesOfPart } from '../shares/parts';
 import { readSheet, type OrderDocument, type ShareDocument } from './document';
 import { sheetOfPart, sidesOf, situationOf, type ReadingShop } from './readOrder';
 import { experienceFor, type ExperienceDocument } from './season';
+import { weightFindings } from './weightFindings';
 
 /** A forecast line with its weights as plain numbers in the file's unit. */
 export type ForecastLineDocument = {
@@ -94,6 +94,7 @@ export function workOut(
     const said = sheetOfPart(order, share);
     const sheet = said ? readSheet(said, situation, order.unit).sheet : emptySheet(situation);
     const reference = forecast(situation, sheet, cold);
+    const job = { situation, sheet, coldSides: cold };
     const own = experience && experienceFor(situation, reference, experience);
     const expected = own ? forecast({ ...situation, experience: own }, sheet, cold) : reference;
     return {
@@ -101,24 +102,8 @@ export function workOut(
       basis: leastCertain(sides.map((side) => side.basis)),
       forecast: expected,
       answered: Object.keys(sheet.answers).length > 0,
-      findings: [
-        ...findingsOf({ situation, sheet, coldSides: cold }, expected),
-        ...coldFindings(order, share),
-      ],
+      findings: [...findingsOf(job, expected), ...weightFindings(order, share, job)],
     };
-  });
-}
-
-/** A carcass loses no more than this between the hot and the cold weight, unless one of them is wrong. */
-const MOST_LOST_ON_THE_RAIL = 0.15;
-
-function coldFindings({ weights }: OrderDocument, { part }: ShareDocument): Finding[] {
-  return sidesOfPart(part).flatMap((position, at): Finding[] => {
-    const { hot, cold } = weights?.[position] ?? {};
-    if (hot === undefined || cold === undefined || cold >= hot * (1 - MOST_LOST_ON_THE_RAIL)) return [];
-    const lost = Math.round((1 - cold / hot) * 100);
-    const sentence = `The ${position} side lost ${lost} % from hot to cold, which no rail takes. Are both weights right?`;
-    return [{ kind: 'weight', decision: 'grind', side: at === 0 ? 1 : 2, sentence, blocks: true }];
   });
 }
 

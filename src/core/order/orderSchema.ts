@@ -97,29 +97,31 @@ const carcassSchema = Joi.object({
 
 /** The open order file, `schemas/order.schema.json` in the language of the server, for the species of a catalogue. */
 export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
-  // As the published schema judges: a number in quotes is no number.
-  return Joi.object({
-    $schema: Joi.string().max(200),
-    format: Joi.valid('fractum.order').required(),
-    version: Joi.valid(1).required(),
-    unit: Joi.valid('lb', 'kg').required(),
-    farm: personSchema.required(),
-    animal: Joi.object({
-      tag: words(30).required(),
-      species: Joi.valid(...species.map((each) => each.id)).required(),
-      sex: words(30),
-      killDate: Joi.string()
-        .label('killDay')
-        .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
-        .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('animal.date')))
-        .required(),
-      inspection: Joi.valid(...INSPECTION_CLASSES).required(),
-      addOns: Joi.array().items(words(40)).unique(),
-      carcass: carcassSchema,
-    }).required(),
-    shares: Joi.array().min(1).max(16).items(shareSchema).required(),
-    weights: Joi.object({ left: sideWeights, right: sideWeights }),
-  })
-    .messages({ 'animal.date': '{#label} is not a day of the calendar.' })
-    .prefs({ convert: false });
+  return (
+    Joi.object({
+      $schema: Joi.string().max(200),
+      format: Joi.valid('fractum.order').required(),
+      version: Joi.valid(1).required(),
+      unit: Joi.valid('lb', 'kg').required(),
+      farm: personSchema.required(),
+      animal: Joi.object({
+        tag: words(30).required(),
+        species: Joi.valid(...species.map((each) => each.id)).required(),
+        sex: words(30),
+        killDate: Joi.string()
+          .label('killDay')
+          .pattern(/^\d{4}-\d{2}-\d{2}$/, { name: 'a date like 2026-11-24' })
+          .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('animal.date')))
+          .required(),
+        inspection: Joi.valid(...INSPECTION_CLASSES).required(),
+        addOns: Joi.array().items(words(40)).unique(),
+        carcass: carcassSchema,
+      }).required(),
+      shares: Joi.array().min(1).max(16).items(shareSchema).required(),
+      weights: Joi.object({ left: sideWeights, right: sideWeights }),
+    })
+      .messages({ 'animal.date': '{#label} is not a day of the calendar.' })
+      // As the published schema judges: a number in quotes is no number.
+      .prefs({ convert: false })
+  );
 }

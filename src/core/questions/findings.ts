@@ -1,5 +1,4 @@
 import type { Cells } from '../atlas/cells';
-import { typeOf } from '../carcass/shiftAtlas';
 import { claimsOnSide } from '../forecast/forecast';
 import type { Forecast } from '../forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
@@ -67,13 +66,7 @@ export function findingsOf(job: Job, expected: Forecast): Finding[] {
     seen.add(key);
     return isNew;
   });
-  return [
-    ...once,
-    ...weightFindings(job),
-    ...eyeFindings(job),
-    ...grindFindings(job, expected),
-    ...fatFindings(job, expected, divided),
-  ];
+  return [...once, ...grindFindings(job, expected), ...fatFindings(job, expected, divided)];
 }
 
 type Divided = { readonly claims: Claims; readonly cells: Cells; readonly side: 1 | 2 };
@@ -290,38 +283,6 @@ function claimsAtom(decision: Decision, atom: string): boolean {
   return decision.options.some((option) =>
     option.products.some((product) => product.claims.some((claim) => claim.atom === atom)),
   );
-}
-
-/** Sides lighter or heavier than these parts of the band that the species' figures hold for are asked about. */
-const BAND = { least: 0.75, most: 1.4 };
-
-/** An eye muscle smaller or larger than these parts of the usual is asked about. */
-const EYE = { least: 0.5, most: 1.8 };
-
-function eyeFindings({ situation: { species, condition } }: Job): Finding[] {
-  const { eye } = species.shifts;
-  const measured = condition?.eyeSqIn;
-  if (!eye || measured === undefined) return [];
-  const [least, most] = [eye.referenceSqIn * EYE.least, eye.referenceSqIn * EYE.most].map(Math.round);
-  if (measured >= least! && measured <= most!) return [];
-  const sentence = `An eye of ${measured} sq in is unusual: it measures ${least} to ${most}. Was it read right?`;
-  return [{ kind: 'weight', decision: 'grind', side: 1, sentence, blocks: false }];
-}
-
-/** A weight that no animal of the species has is more often a slip of the hand. */
-function weightFindings({ situation, coldSides }: Job): Finding[] {
-  const { species, unit, condition = {}, part = 'side' } = situation;
-  if (part !== 'side') return [];
-  const type = typeOf(species, condition);
-  const [least, most] = type?.sideLb ?? species.shifts.sideLb;
-  const kind = type?.sideLb ? type.label.toLowerCase() : `${species.name.toLowerCase()} sides`;
-  return coldSides.flatMap((cold, index): Finding[] => {
-    const lb = convertUnits(cold / 1000, unit, 'lb');
-    if (lb >= least * BAND.least && lb <= most * BAND.most) return [];
-    const usual = [least, most].map((each) => Math.round(convertUnits(each, 'lb', unit))).join(' to ');
-    const sentence = `A side of ${formatWeight(cold, 1)} ${unit} is unusual: ${kind} weigh ${usual} ${unit}. Is the weight right?`;
-    return [{ kind: 'weight', decision: 'grind', side: index === 0 ? 1 : 2, sentence, blocks: true }];
-  });
 }
 
 function batchFinding(sentence: string): Finding {

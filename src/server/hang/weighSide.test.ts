@@ -120,6 +120,19 @@ describe('a weight that can hardly be', () => {
     ]);
   });
 
+  it('far below the hot one is asked about, whichever is written last', async () => {
+    await shop.get('weighSide', ticket('hot', 92_000));
+    const cold = ticket('cold', 70_000);
+    expect(await shop.ask('weighSide', cold)).toMatchObject({
+      reason: 'unusual',
+      message: 'Cold is 24 % less than hot, which no rail takes. Are both weights right?',
+    });
+    await shop.get('weighSide', { ...cold, sure: true });
+    await shop.get('weighSide', { ...ticket('cold', 90_000), reason: 'read wrong' });
+    const hot = { ...ticket('hot', 120_000), reason: 'read wrong' };
+    expect(await shop.ask('weighSide', hot)).toMatchObject({ reason: 'unusual' });
+  });
+
   it('is not taken at all when no such animal weighs it', async () => {
     expect(await shop.ask('weighSide', { ...ticket('hot', 900_000), sure: true })).toMatchObject({
       reason: 'not-that-animal',

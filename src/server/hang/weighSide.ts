@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import type { Side, SideId } from '@/core/order/animal';
+import { railLossQuestion } from '@/core/hang/railLoss';
 import { netOf } from '@/core/order/standing';
 import type { SideWeight } from '@/core/order/work';
 import { success } from '@/core/quantity/result';
@@ -49,8 +50,8 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
     }
     const { unit } = await readShop(house.db);
     const species = speciesIn(house.catalogue, booked.animals.get(side.animalId)!.species);
-    const odd = oddity(input, species, unit);
     const tickets = await ticketsOfSides(house.db, [side.id]);
+    const odd = oddity(input, species, unit) ?? oddLoss(input, tickets);
     const refused =
       tareProblem(input) ??
       againstOther(input, tickets, unit) ??
@@ -96,12 +97,7 @@ function againstOther(
   tickets: readonly SideWeight[],
   unit: WeighingUnit,
 ): Refusal | undefined {
-  const netNow = (kind: SideWeight['kind']) => {
-    if (kind === ticket.kind) return (ticket.gross - ticket.tare) as Weight;
-    const latest = tickets.findLast((each) => each.kind === kind);
-    return latest && netOf(latest);
-  };
-  const [hot, cold] = [netNow('hot'), netNow('cold')];
+  const { hot, cold } = weightsWith(ticket, tickets);
   if (hot === undefined) {
     return refuse(
       'no-hot-weight',
@@ -118,6 +114,25 @@ function againstOther(
   );
 }
 
+/** Both weights of a side as they stand once this ticket is written. */
+function weightsWith(ticket: Input, tickets: readonly SideWeight[]): { hot?: Weight; cold?: Weight } {
+  const net = (kind: SideWeight['kind']) => {
+    if (kind === ticket.kind) return { [kind]: (ticket.gross - ticket.tare) as Weight };
+    const latest = tickets.findLast((each) => each.kind === kind);
+    return latest ? { [kind]: netOf(latest) } : {};
+  };
+  return { ...net('hot'), ...net('cold') };
+}
+
+/** A cold weight far below the hot one is asked about, whichever of them is being written. */
+function oddLoss(ticket: Input, tickets: readonly SideWeight[]): Oddity | undefined {
+  const { hot, cold } = weightsWith(ticket, tickets);
+  const question = hot !== undefined && cold !== undefined ? railLossQuestion(hot, cold) : undefined;
+  return question ? { refusal: refuse('unusual', question, 'gross'), impossible: false } : undefined;
+}
+
+type Oddity = { readonly refusal: Refusal; readonly impossible: boolean };
+
 /** Of the reference side of the species: beyond the first pair somebody says yes twice, beyond the second nobody can. */
 const ODD = { least: 0.5, most: 1.8 } as const;
 const IMPOSSIBLE = { least: 0.12, most: 4 } as const;
@@ -126,7 +141,7 @@ function oddity(
   { gross, tare }: Input,
   { atlas, name, sideWord }: Species,
   unit: WeighingUnit,
-): { refusal: Refusal; impossible: boolean } | undefined {
+): Oddity | undefined {
   const net = (gross - tare) as Weight;
   const times = convertUnits(inUnits(net), unit, 'lb') / atlas.reference.sideLb;
   if (times >= ODD.least && times <= ODD.most) return undefined;

@@ -57,9 +57,15 @@ describe('a shop of one’s own', () => {
   });
 
   it('takes price lists in its own unit only', () => {
-    expect(readPriceList(prices[0], 'kg')).toMatchObject({ ok: true });
-    expect(readPriceList(prices[0], 'lb')).toMatchObject({ ok: false, field: 'unit' });
-    expect(readPriceList({}, 'kg')).toMatchObject({ ok: false, reason: 'invalid' });
+    expect(readPriceList(prices[0], { unit: 'kg', catalogue })).toMatchObject({ ok: true });
+    expect(readPriceList(prices[0], { unit: 'lb', catalogue })).toMatchObject({ ok: false, field: 'unit' });
+    expect(readPriceList({}, { unit: 'kg', catalogue })).toMatchObject({ ok: false, reason: 'invalid' });
+    const [rule] = prices[0]!.rules;
+    const strange = { ...prices[0]!, rules: [{ ...rule!, key: 'curring' }] };
+    expect(readPriceList(strange, { unit: 'kg', catalogue })).toMatchObject({
+      ok: false,
+      message: expect.stringContaining('Nothing is ever charged for "curring"'),
+    });
   });
 });
 

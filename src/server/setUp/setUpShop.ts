@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import type { PriceList } from '@/core/charges/priceList';
+import { priceListProblem } from '@/core/charges/priceListProblem';
 import { priceListSchema } from '@/core/charges/priceListSchema';
 import { failure, success, type Result } from '@/core/quantity/result';
 import { checkShape } from '@/core/shape/checkShape';
@@ -74,9 +75,11 @@ export async function setUpShop(
   return success({ ownerId });
 }
 
-/** Reads a price list from a file's content: the shape of one, in the shop's unit. */
-export function readPriceList(raw: unknown, unit: Shop['unit']): Result<PriceList, 'invalid'> {
+/** Reads a price list from a file's content: the shape of one, in the shop's unit, for what the shop makes. */
+export function readPriceList(
+  raw: unknown,
+  shop: Parameters<typeof priceListProblem>[1],
+): Result<PriceList, 'invalid'> {
   const checked = checkShape<PriceList>(priceListSchema, raw);
-  if (!checked.ok || checked.value.unit === unit) return checked;
-  return failure('invalid', `This list is in ${checked.value.unit}; the shop weighs in ${unit}.`, 'unit');
+  return (checked.ok ? priceListProblem(checked.value, shop) : undefined) ?? checked;
 }

@@ -4,7 +4,10 @@ import { success } from '@/core/quantity/result';
 import { refuse } from '../house/reasons';
 import { defineUseCase, STAFF } from '../house/useCase';
 
-/** One species of one version of the catalogue: what the browser works a sheet out with. It never changes. */
+/**
+ * One species of one version of the catalogue: what the browser works a sheet out with. It never changes. Words are
+ * looked up in the house, and stay there.
+ */
 export const speciesView = defineUseCase<{ id: string; version: string }, Species>({
   name: 'speciesView',
   roles: STAFF,
@@ -15,6 +18,8 @@ export const speciesView = defineUseCase<{ id: string; version: string }, Specie
   }),
   run: async ({ catalogue }, { id, version }) => {
     const found = catalogue.version === version && catalogue.species.find((each) => each.id === id);
-    return found ? success(found) : refuse('not-found', 'The catalogue has changed. Load the page again.');
+    return found
+      ? success({ ...found, names: [], absent: [] })
+      : refuse('not-found', 'The catalogue has changed. Load the page again.');
   },
 });

@@ -15,7 +15,7 @@ export function ApproveDialog({ view, state, onClose }: Props) {
   const router = useRouter();
   const blocking = state.findings.filter((finding) => finding.blocks);
   const open = blocking.length;
-  const { state: saved } = useSignal(state.saver.saving);
+  const { state: saved, message } = useSignal(state.saver.saving);
   return (
     <AskDialog
       title={open === 0 ? 'Approve the sheet' : counted(open, 'open question')}
@@ -33,6 +33,7 @@ export function ApproveDialog({ view, state, onClose }: Props) {
       onDone={() => router.push('/sheet')}
       onClose={onClose}
     >
+      {message !== '' && <p className="alarm">Not saved yet: {message}</p>}
       {open === 0 ? (
         <p>Every zone is answered and nothing clashes. The floor sees this sheet from now on.</p>
       ) : (
