@@ -191,6 +191,36 @@ describe('six tabs of one browser', () => {
   });
 });
 
+describe('the network away', () => {
+  it('opens all the same what comes later: the palette, the keys, and an approval that waits', async () => {
+    await openShare('sheet', 'Ysolde Marrack', 'take-home');
+    await tove.until('the page to have fetched what it may need', () =>
+      tove.driver.executeScript<boolean>(
+        `const scripts = performance.getEntriesByType('resource').filter((each) => /\\.js(\\?|$)/.test(each.name));
+         const settled = Math.max(3000, ...scripts.map((each) => each.responseEnd));
+         return performance.now() - settled > 1000;`,
+      ),
+    );
+    await tove.network(false);
+    await tove.openZone('Neck');
+    await tove.keys('2');
+    await tove.sees('kept here, network away', 'header[class*="header"]');
+    await tove.click('Approve the sheet');
+    await tove.sees('Not saved yet');
+    await tove.keys(Key.ESCAPE);
+    await tove.until('no dialog', async () => (await tove.all('[role="dialog"]')).length === 0);
+    await tove.keys('?');
+    await tove.sees('Keys', '[role="dialog"]');
+    await tove.keys(Key.ESCAPE);
+    await tove.until('no dialog', async () => (await tove.all('[role="dialog"]')).length === 0);
+    await tove.chord(Key.CONTROL, 'k');
+    await tove.find('[role="dialog"] input');
+    await tove.keys(Key.ESCAPE);
+    await tove.network(true);
+    await tove.sees('all saved', 'header[class*="header"]');
+  });
+});
+
 describe('the floor', () => {
   it('sees neither prices nor telephones, and its lists fill the screen', async () => {
     const iver = await Person.arrive(demo.address, { width: 1920, height: 1080 });

@@ -1,7 +1,6 @@
 'use client';
 
 import { Button } from 'antd';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { counted } from '@/core/quantity/counted';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
@@ -10,10 +9,11 @@ import { Amount } from '../kit/Amount';
 import { WorkingOf } from '../kit/WorkingOf';
 import { useLive } from '../kit/live/useLive';
 import { Nothing } from '../kit/States';
+import { onDemand } from '../kit/onDemand';
 import styles from './HangScreen.module.css';
 import type { Asked } from './RailTicketDialog';
 
-const RailTicketDialog = dynamic(() =>
+const RailTicketDialog = onDemand(() =>
   import('./RailTicketDialog').then((module) => module.RailTicketDialog),
 );
 

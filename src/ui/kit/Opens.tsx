@@ -1,9 +1,9 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { useState, type ReactElement, type ReactNode } from 'react';
+import { onDemand } from './onDemand';
 
-const OpenPopover = dynamic(() => import('./OpenPopover').then((module) => module.OpenPopover));
+const OpenPopover = onDemand(() => import('./OpenPopover').then((module) => module.OpenPopover));
 
 type Props = {
   title?: ReactNode;

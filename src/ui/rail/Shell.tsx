@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { usePathname, useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -10,13 +9,14 @@ import { useHouseEvents } from '../kit/live/useLive';
 import { endedSession } from '../kit/session';
 import { useSignal } from '../kit/useSignal';
 import { WhoIsHere, type Who } from '../kit/Who';
+import { onDemand } from '../kit/onDemand';
 import { OutboxMark } from '../outbox/OutboxMark';
 import { ShellContext, type Opened } from './shellContext';
 import { hooksFor, shareInHand } from './stages';
 
-const SignInDialog = dynamic(() => import('../kit/SignInDialog').then((module) => module.SignInDialog));
-const Palette = dynamic(() => import('./Palette').then((module) => module.Palette));
-const KeyHelp = dynamic(() => import('./KeyHelp').then((module) => module.KeyHelp));
+const SignInDialog = onDemand(() => import('../kit/SignInDialog').then((module) => module.SignInDialog));
+const Palette = onDemand(() => import('./Palette').then((module) => module.Palette));
+const KeyHelp = onDemand(() => import('./KeyHelp').then((module) => module.KeyHelp));
 
 /** What every page of somebody signed in has: the keys that hold everywhere, what they open, and the house's events. */
 export function Shell({ who, children }: { who: Who; children: ReactNode }) {

@@ -10,6 +10,7 @@ import type { BalanceView } from '@/server/settle';
 import { useLive } from '../kit/live/useLive';
 import { WorkingOf } from '../kit/WorkingOf';
 import { ShareHeader } from '../kit/ShareHeader';
+import { onDemand } from '../kit/onDemand';
 import { BridgeTable } from './BridgeTable';
 import { LineTable } from './LineTable';
 import styles from './ReconcileScreen.module.css';
@@ -19,8 +20,8 @@ const BridgeChart = dynamic(() => import('./BridgeChart').then((module) => modul
   ssr: false,
   loading: () => <div style={{ height: 300 }} />,
 });
-const CloseDialog = dynamic(() => import('./CloseDialog').then((module) => module.CloseDialog));
-const ExplainDialog = dynamic(() => import('./ExplainDialog').then((module) => module.ExplainDialog));
+const CloseDialog = onDemand(() => import('./CloseDialog').then((module) => module.CloseDialog));
+const ExplainDialog = onDemand(() => import('./ExplainDialog').then((module) => module.ExplainDialog));
 
 const VERDICT_WORDS: Record<Verdict, string> = {
   open: 'not all is weighed yet',

@@ -33,7 +33,12 @@ export function ApproveDialog({ view, state, onClose }: Props) {
       onDone={() => router.push('/sheet')}
       onClose={onClose}
     >
-      {message !== '' && <p className="alarm">Not saved yet: {message}</p>}
+      {saved === 'waiting' && (
+        <p className="alarm">
+          Not saved yet: the network is away. It goes by itself when it is back, then approve.
+        </p>
+      )}
+      {saved === 'refused' && <p className="alarm">Not saved: {message}</p>}
       {open === 0 ? (
         <p>Every zone is answered and nothing clashes. The floor sees this sheet from now on.</p>
       ) : (

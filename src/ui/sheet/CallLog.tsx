@@ -1,11 +1,11 @@
 'use client';
 
 import { Button } from 'antd';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
+import { onDemand } from '../kit/onDemand';
 import type { SheetView } from '@/server/sheet';
 
-const CallDialog = dynamic(() => import('./CallDialog').then((module) => module.CallDialog));
+const CallDialog = onDemand(() => import('./CallDialog').then((module) => module.CallDialog));
 
 /** Whom to call, what was said before, and a place to write down what is said now. */
 export function CallLog({

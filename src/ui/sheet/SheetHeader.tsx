@@ -1,7 +1,6 @@
 'use client';
 
 import { Button } from 'antd';
-import dynamic from 'next/dynamic';
 import { memo, useCallback, useState } from 'react';
 import { houseSheet } from '@/core/sheet/houseSheet';
 import type { SheetView } from '@/server/sheet';
@@ -9,13 +8,14 @@ import { useKey } from '../kit/keys/useKey';
 import { useLatest } from '../kit/useLatest';
 import { useSteady } from '../kit/useSteady';
 import { useSignal } from '../kit/useSignal';
+import { onDemand } from '../kit/onDemand';
 import { CallLog } from './CallLog';
 import { Questions } from './Questions';
 import type { Saving, SheetSaver } from './sheetSaver';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
-const ApproveDialog = dynamic(() => import('./ApproveDialog').then((module) => module.ApproveDialog));
+const ApproveDialog = onDemand(() => import('./ApproveDialog').then((module) => module.ApproveDialog));
 
 type Props = { view: SheetView; state: SheetState; onQuestion: (decision: string) => void };
 

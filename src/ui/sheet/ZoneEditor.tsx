@@ -1,7 +1,6 @@
 'use client';
 
 import { Segmented } from 'antd';
-import dynamic from 'next/dynamic';
 import { memo, useState } from 'react';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
 import { optionById, whyNotOffered } from '@/core/sheet/situation';
@@ -10,6 +9,7 @@ import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { useKey } from '../kit/keys/useKey';
 import { useSteady } from '../kit/useSteady';
+import { onDemand } from '../kit/onDemand';
 import { answeredOn } from './answered';
 import { OptionCards } from './OptionCards';
 import { ClashChoice } from './Questions';
@@ -111,7 +111,7 @@ function Forms({ decision, answer, state, side, locked }: FormsProps) {
 }
 
 /** Fields are dear to load as well: they come when the first zone that has some is open. */
-const SteadyFormRows = memo(dynamic(() => import('./FormRows').then((module) => module.FormRows)));
+const SteadyFormRows = memo(onDemand(() => import('./FormRows').then((module) => module.FormRows)));
 
 type SwitchProps = { side: 1 | 2; differs: boolean; onSide: (side: 1 | 2) => void; onSame: () => void };
 

@@ -1,6 +1,5 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { memo, useMemo } from 'react';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { decisionsAsked } from '@/core/sheet/situation';
@@ -10,11 +9,12 @@ import type { SheetView } from '@/server/sheet';
 import { EXTRAS_ROW, FAT_BESIDE, GRIND_ROW } from './rows';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
+import { onDemand } from '../kit/onDemand';
 import { ZoneEditor } from './ZoneEditor';
 
-const ExtrasEditor = dynamic(() => import('./ExtrasEditor').then((module) => module.ExtrasEditor));
-const GrindEditor = dynamic(() => import('./GrindEditor').then((module) => module.GrindEditor));
-const FieldStyles = dynamic(() => import('./FieldStyles').then((module) => module.FieldStyles));
+const ExtrasEditor = onDemand(() => import('./ExtrasEditor').then((module) => module.ExtrasEditor));
+const GrindEditor = onDemand(() => import('./GrindEditor').then((module) => module.GrindEditor));
+const FieldStyles = onDemand(() => import('./FieldStyles').then((module) => module.FieldStyles));
 
 type Props = {
   state: SheetState;

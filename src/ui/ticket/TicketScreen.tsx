@@ -1,7 +1,6 @@
 'use client';
 
 import { Button } from 'antd';
-import dynamic from 'next/dynamic';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
@@ -11,6 +10,7 @@ import { useLive } from '../kit/live/useLive';
 import { WholeBar } from '../kit/WholeBar';
 import { useWho } from '../kit/Who';
 import { BASIS_WORDS } from '../kit/words';
+import { onDemand } from '../kit/onDemand';
 import { Asked, MoneyBlock, OnTheRail, Papers, People } from './blocks';
 import { nextAct } from './nextAct';
 import { Packs } from './Packs';
@@ -18,9 +18,9 @@ import { ShareLine } from './ShareLine';
 import { SideInWords } from './SideInWords';
 import styles from './TicketScreen.module.css';
 
-const CorrectDialog = dynamic(() => import('./Changes').then((module) => module.CorrectDialog));
-const CancelDialog = dynamic(() => import('./Changes').then((module) => module.CancelDialog));
-const SellDialog = dynamic(() => import('./Changes').then((module) => module.SellDialog));
+const CorrectDialog = onDemand(() => import('./Changes').then((module) => module.CorrectDialog));
+const CancelDialog = onDemand(() => import('./Changes').then((module) => module.CancelDialog));
+const SellDialog = onDemand(() => import('./Changes').then((module) => module.SellDialog));
 
 type Opened = 'correct' | 'cancel' | 'sell' | null;
 
