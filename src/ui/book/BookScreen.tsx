@@ -64,15 +64,18 @@ export function BookScreen({ booked: first, unit, species }: Props) {
   );
 }
 
-/** What is wrong with a file, with the place in it; what is wrong in the form stands on its fields. */
+/** What is wrong with a file, with the place in it; what is wrong in the form stands on its fields, and here once. */
 function Problems({ failure, isFile }: { failure: Failure<string> | null; isFile: boolean }) {
   if (!failure) return null;
   const problems = failure.problems ?? [{ field: failure.field ?? '', message: failure.message }];
+  const shown = isFile
+    ? problems
+    : problems.filter(({ message }, at) => problems.findIndex((each) => each.message === message) === at);
   return (
     <div role="alert" className={styles.problems}>
       <b>Nothing was booked. {problems.length > 1 ? `${problems.length} things to mend:` : ''}</b>
       <ul>
-        {problems.map((problem, index) => (
+        {shown.map((problem, index) => (
           <li key={index}>
             {isFile && problem.field !== '' && <code>{problem.field.replace(/^document\./, '')}</code>}{' '}
             {problem.message}
