@@ -5,10 +5,12 @@ import { learn, type Outcome } from '@/core/learning/experience';
 import { searchCuts } from '@/core/names/searchCuts';
 import { weight } from '@/core/quantity/weight';
 import { drawForecast } from '@/core/ranges/drawForecast';
-import { findingsOf } from '@/core/questions/findings';
+import { judge } from '@/core/questions/evaluate';
+import { ZERO_CENTS } from '@/core/quantity/money';
 import { formOf, houseSheet, withAnswer } from '@/core/sheet/houseSheet';
 import { decisionById, type Situation } from '@/core/sheet/situation';
 import { speciesIn } from '@/core/catalogue/catalogue';
+import { demoPrices } from '@/core/tests/prices';
 import { readCatalogue } from '@/data/catalogue';
 import { splitPackages } from '@/core/split/splitPackages';
 
@@ -57,6 +59,7 @@ function print(name: string, { median, p95, calls }: Measured): void {
 }
 
 const catalogue = readCatalogue();
+const priceList = demoPrices.at(-1)!;
 
 /** One answer of a side changed at a time, as on the telephone. */
 function sideOf(speciesId: string, decisionId: string) {
@@ -99,14 +102,20 @@ async function main(): Promise<void> {
     ['hog', 'butt'],
     ['lamb', 'leg'],
   ] as const) {
-    const { situation, sheet, cold, next } = sideOf(species, decision);
+    const { situation, cold, next } = sideOf(species, decision);
     print(
       `forecast of a side of ${species}, one answer changed`,
       measure(() => forecast(situation, next(), cold)),
     );
+    const ground = {
+      situation,
+      coldSides: cold,
+      priceList,
+      bill: { hot: cold[0]!, headSplit: { parts: [1, 1], index: 0 }, deposit: ZERO_CENTS },
+    };
     print(
-      `questions and clashes of a side of ${species}`,
-      measure(() => findingsOf({ situation, sheet, coldSides: cold }, forecast(situation, sheet, cold))),
+      `the same with its questions and its bill`,
+      measure(() => judge(ground, next())),
     );
   }
   const { situation, sheet, cold } = sideOf('beef', 'chuck');

@@ -5,7 +5,8 @@ import { allSpecies } from '../tests/catalogue';
 import { anyOrder, anyOrderOf, anySides, anySituation } from '../tests/anySheet';
 import { sheetProblems } from '../sheet/sheetProblems';
 import type { Weight } from '../quantity/weight';
-import { claimsOnSide, forecast } from './forecast';
+import { forecast } from './forecast';
+import { divideSides } from './onTheBlock';
 import type { Forecast } from './types';
 
 const RUNS = { numRuns: 2000, seed: 20261124 };
@@ -42,7 +43,7 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))(
       fc.assert(
         fc.property(order, ({ situation, sheet, coldSides }) => {
           coldSides.forEach((_, index) => {
-            const { claims, block } = claimsOnSide({ situation, sheet, coldSides }, index === 0 ? 1 : 2);
+            const { claims, block } = divideSides({ situation, sheet, coldSides })[index]!;
             const covered = Float64Array.from(claims.free);
             for (const holding of claims.holdings) {
               holding.cells.forEach((cell, i) => {
@@ -92,7 +93,7 @@ describe('every sheet, however odd', () => {
       fc.property(anyOrder, ({ situation, sheet, coldSides }) => {
         const findings = findingsOf({ situation, sheet, coldSides }, forecast(situation, sheet, coldSides));
         coldSides.forEach((_, index) => {
-          const { claims } = claimsOnSide({ situation, sheet, coldSides }, index === 0 ? 1 : 2);
+          const { claims } = divideSides({ situation, sheet, coldSides })[index]!;
           for (const clash of claims.clashes) {
             expect(findings.some((f) => f.kind === 'clash' && f.blocks && clash.wants !== clash.holder)).toBe(
               true,

@@ -8,18 +8,17 @@ import { packsOf, wholePieces, type DraftLine } from './lines';
 import { packsByWeight } from './pieces';
 import type { ForecastLine } from './types';
 
-/** Eight in ten lie between these: the forecast less and more 1.28 standard deviations. */
-function range(packaged: Weight, relativeSd: number): { low: Weight; high: Weight; relativeSd: number } {
-  const off = P90_DEVIATIONS * relativeSd;
-  return {
-    low: Math.round(packaged * Math.max(0, 1 - off)) as Weight,
-    high: Math.round(packaged * (1 + off)) as Weight,
-    relativeSd,
-  };
+/** Eight in ten lie between `low` and `high`: the forecast less and more 1.28 standard deviations. */
+function low(packaged: Weight, relativeSd: number): Weight {
+  return Math.round(packaged * Math.max(0, 1 - P90_DEVIATIONS * relativeSd)) as Weight;
+}
+
+function high(packaged: Weight, relativeSd: number): Weight {
+  return Math.round(packaged * (1 + P90_DEVIATIONS * relativeSd)) as Weight;
 }
 
 /** The scatter of single orders as this shop has it, and how sure its usual is. */
-function relativeSd({ spread, packaged, experience }: DraftLine): number {
+function scatterOf({ spread, packaged, experience }: DraftLine): number {
   if (packaged <= 0) return 0;
   return Math.hypot((spread / packaged) * experience.noiseScale, experience.logRatioSd);
 }
@@ -36,6 +35,7 @@ export function cutLine(
     bone: Math.round(draft.trim.bone) as Weight,
     skin: Math.round(draft.trim.skin) as Weight,
   };
+  const relativeSd = scatterOf(draft);
   const gross = sumWeights([packaged, airLoss, cureLoss, kerf, trim.lean, trim.fat, trim.bone, trim.skin]);
   return {
     key: draft.key,
@@ -51,7 +51,9 @@ export function cutLine(
     airLoss,
     cureLoss,
     packaged,
-    ...range(packaged, relativeSd(draft)),
+    low: low(packaged, relativeSd),
+    high: high(packaged, relativeSd),
+    relativeSd,
     evidence: draft.experience.evidence,
     pieces: wholePieces(draft.pieces),
     names: draft.names,
@@ -93,7 +95,9 @@ export function grindLine(
     airLoss: 0 as Weight,
     cureLoss: 0 as Weight,
     packaged,
-    ...range(packaged, sdShare),
+    low: low(packaged, sdShare),
+    high: high(packaged, sdShare),
+    relativeSd: sdShare,
     evidence: 0,
     pieces: null,
     names: [],
@@ -132,7 +136,9 @@ export function keptLine(
     airLoss: 0 as Weight,
     cureLoss: 0 as Weight,
     packaged,
-    ...range(packaged, sdShare),
+    low: low(packaged, sdShare),
+    high: high(packaged, sdShare),
+    relativeSd: sdShare,
     evidence: 0,
     pieces: null,
     names: [],

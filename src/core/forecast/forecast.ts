@@ -1,32 +1,19 @@
-import { cellsOf, type Cells } from '../atlas/cells';
 import { typeOf } from '../carcass/shiftAtlas';
-import { noExperience } from '../learning/experience';
-import { cutSpread, givesOf, P90_DEVIATIONS, uncertaintyOf } from './spread';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
-import { claimCells, type Claims } from '../sheet/claims';
 import type { Job, Situation } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
-import { wishesOf } from '../sheet/wishes';
-import { cutHolding, type SideOnTheBlock } from './cutting';
 import { cutLine, grindLine, keptLine } from './finishedLines';
 import { grindTrim, type GrindResult, type Trim } from './grind';
-import { draftLine, ownCutOf, type DraftLine } from './lines';
+import type { DraftLine } from './lines';
 import { mergeDrafts } from './mergeDrafts';
-import { lengthScaleOf } from './pieces';
-import { addLeftovers, addTrim, emptyPools, type GivenCut, type Pools } from './pools';
+import { divideSides, shareOnTheBlock, type DividedSide } from './onTheBlock';
+import type { Pools } from './pools';
 import { shareSpread, type ShareSpread } from './shareSpread';
-import { takeShare } from './takeShare';
+import { P90_DEVIATIONS, uncertaintyOf } from './spread';
 import type { Forecast, ForecastLine, Losses } from './types';
-import { withExperience } from './withExperience';
 
 /** A customer's freezer takes 35 to 40 lb of packs to the cubic foot (processing figures, freezer). */
 const LB_PER_CUFT = 37.5;
-
-export type SideResult = {
-  readonly drafts: readonly DraftLine[];
-  readonly cuts: readonly GivenCut[];
-  readonly shrink: number;
-};
 
 /** What is not yet rounded: every place that weight can end in. */
 type Unrounded = {
@@ -46,12 +33,15 @@ type Unrounded = {
  * @throws RangeError when the number of sides is not the situation's, or its school, breaks or type not the species'
  */
 export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly Weight[]): Forecast {
-  if (coldSides.length !== situation.sides) {
-    throw new RangeError(`"coldSides" expected ${situation.sides} weights, got ${coldSides.length}`);
-  }
-  const { species } = situation;
   const job = { situation, sheet, coldSides };
-  const { cells, pools, sides } = shareOnTheBlock(job);
+  return forecastOf(job, divideSides(job));
+}
+
+/** The forecast of a job whose sides are divided already. */
+export function forecastOf(job: Job, divided: readonly DividedSide[]): Forecast {
+  const { situation, sheet, coldSides } = job;
+  const { species } = situation;
+  const { cells, pools, sides } = shareOnTheBlock(job, divided);
   const grind = grindOf(situation, sheet, pools);
   const coldWeight = sumWeights(coldSides);
   const cuts = sides.flatMap((side) => side.cuts);
@@ -72,25 +62,6 @@ export function forecast(situation: Situation, sheet: Sheet, coldSides: readonly
   });
 }
 
-/** A share cut but not yet ground: its sides, and what is in the tubs. */
-export type ShareOnTheBlock = {
-  readonly cells: Cells;
-  readonly pools: Pools;
-  readonly sides: readonly SideResult[];
-};
-
-/** Cuts every side of a share; at full precision, sinew picked out of the lean. */
-export function shareOnTheBlock(job: Job): ShareOnTheBlock {
-  const { situation, coldSides } = job;
-  const cells = cellsOf(situation, wholeSideLb(situation, coldSides));
-  const pools = emptyPools(cells.atoms.length);
-  const sides = coldSides.map((_, index) => cutSide(job, index === 0 ? 1 : 2, pools));
-  const sinew = pools.lean * situation.species.grind.sinewShare;
-  pools.lean -= sinew;
-  pools.inedible += sinew;
-  return { cells, pools, sides };
-}
-
 /** The grind of a share's trim, counted by what this carcass' lean holds. */
 export function grindOf({ species, condition }: Situation, sheet: Sheet, trim: Trim): GrindResult {
   const type = condition && typeOf(species, condition);
@@ -100,55 +71,6 @@ export function grindOf({ species, condition }: Situation, sheet: Sheet, trim: T
   };
   const { packShrinkShare } = species.cutting;
   return grindTrim(trim, sheet.grind, { rules: species.grind, lipid, packShrinkShare });
-}
-
-/**
- * Who gets which part of one side under a sheet; the ground on which forecast and questions stand. Both sides of an
- * animal are taken to be built alike: composition and lengths follow their mean weight.
- */
-export function claimsOnSide(
-  { situation, sheet, coldSides }: Job,
-  side: 1 | 2,
-): { claims: Claims; block: SideOnTheBlock; lengthScale: number } {
-  const { species, unit, condition } = situation;
-  const type = condition && typeOf(species, condition);
-  const sideLb = wholeSideLb(situation, coldSides);
-  const cells = cellsOf(situation, sideLb);
-  const weightLeft = coldSides[side - 1]! * (1 - species.cutting.shrinkShare);
-  const block = { species, type, cells, weightLeft };
-  const lengthScale = lengthScaleOf(species, sideLb, type?.lengthFactor);
-  const wishes = wishesOf({ situation, sheet, cells }, side);
-  const takes = takeShare({ block, unit, lengthScale, sheet, side, sides: coldSides.length });
-  return { claims: claimCells(cells, wishes, takes), block, lengthScale };
-}
-
-/** Pounds of the whole side that a share's weights speak of. */
-function wholeSideLb(situation: Situation, coldSides: readonly Weight[]): number {
-  const { species, unit, part = 'side' } = situation;
-  const mean = sumWeights(coldSides) / coldSides.length;
-  const lb = convertUnits(mean / 1000, unit, 'lb');
-  if (part === 'side') return lb;
-  return lb / cellsOf(situation, species.atlas.reference.sideLb).partOfSide;
-}
-
-function cutSide(job: Job, side: 1 | 2, pools: Pools): SideResult {
-  const { situation, coldSides } = job;
-  const { claims, block, lengthScale } = claimsOnSide(job, side);
-  const { grind } = situation.species;
-  const uncertainty = uncertaintyOf(situation.species, situation.condition);
-  const usual = noExperience(uncertainty);
-  const cuts: GivenCut[] = [];
-  const drafts = claims.holdings.map((holding) => {
-    const experience = situation.experience?.[ownCutOf(holding)] ?? usual;
-    const cut = withExperience(cutHolding(block, holding), experience);
-    const gives = givesOf(block.cells, holding, cut);
-    cuts.push({ cut, gives });
-    addTrim(pools, { cut, gives }, grind);
-    const spread = cutSpread({ gives, cells: block.cells, packaged: cut.packaged }, uncertainty);
-    return draftLine({ situation, block, lengthScale, holding, cut, spread, experience });
-  });
-  addLeftovers(pools, block, claims.free);
-  return { drafts, cuts, shrink: coldSides[side - 1]! - block.weightLeft };
 }
 
 /** Rounds once and writes the result down. */

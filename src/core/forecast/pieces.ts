@@ -62,9 +62,11 @@ export function wholeRunOf(
   { cells, lengthScale }: Pick<PieceContext, 'cells' | 'lengthScale'>,
 ): number {
   let sum = 0;
-  for (const { cell, share } of wish.cells) {
-    if (!rule.run.includes(cells.atoms[cells.atomOf[cell]!]!.id)) continue;
-    sum += cells.lengthIn[cell]! * share * cells.sound[cell]!;
+  for (const claim of wish.claims) {
+    for (const cell of claim.cells) {
+      if (!rule.run.includes(cells.atoms[cells.atomOf[cell]!]!.id)) continue;
+      sum += cells.lengthIn[cell]! * claim.share * cells.sound[cell]!;
+    }
   }
   return sum * lengthScale * usablePart(rule, cells);
 }

@@ -118,13 +118,15 @@ function wholeHolding({ block }: Context, wish: DecisionWish, form: FormWish): H
   const { sound } = block.cells;
   const first = form.products[0];
   if (!first) return undefined;
+  const { claims } = first;
   return {
     decision: wish.decision,
+    order: 0,
     form,
     wish: first,
-    cells: first.cells.map((cellWish) => cellWish.cell),
-    fractions: first.cells.map((cellWish) => cellWish.share * sound[cellWish.cell]!),
-    trims: first.cells.map((cellWish) => cellWish.trim),
+    cells: claims.flatMap(({ cells }) => cells),
+    fractions: claims.flatMap(({ cells, share }) => cells.map((cell) => share * sound[cell]!)),
+    trims: claims.flatMap(({ cells, trim }) => cells.map(() => trim)),
     divided: false,
   };
 }

@@ -36,17 +36,10 @@ export function roundToTotal(exact: readonly number[], total: number): number[] 
   if (drift > 0.5) throw new RangeError(`"exact" values miss the total ${total} by ${drift}`);
   const rounded = exact.map((v) => Math.floor(v));
   let missing = total - rounded.reduce((a, b) => a + b, 0);
-  const order = exact
-    .map((value, index) => ({ index, rest: value - Math.floor(value) }))
-    .sort((a, b) => b.rest - a.rest || a.index - b.index);
-  for (let i = 0; missing > 0; i = (i + 1) % order.length, missing -= 1) {
-    const at = order[i]!.index;
-    rounded[at] = rounded[at]! + 1;
-  }
-  for (let i = order.length - 1; missing < 0; i -= 1, missing += 1) {
-    const at = order[i]!.index;
-    rounded[at] = rounded[at]! - 1;
-  }
+  const rest = exact.map((value, index) => value - rounded[index]!);
+  const order = rest.map((_, index) => index).sort((a, b) => rest[b]! - rest[a]! || a - b);
+  for (let i = 0; missing > 0; i = (i + 1) % order.length, missing -= 1) rounded[order[i]!]! += 1;
+  for (let i = order.length - 1; missing < 0; i -= 1, missing += 1) rounded[order[i]!]! -= 1;
   return rounded;
 }
 
@@ -64,11 +57,11 @@ export function roundGroups<Name extends string>(
     names.flatMap((name) => groups[name]),
     total,
   );
+  const parts = {} as Record<Name, number[]>;
   let start = 0;
-  const parts = names.map((name) => {
-    const part = rounded.slice(start, start + groups[name].length);
+  for (const name of names) {
+    parts[name] = rounded.slice(start, start + groups[name].length);
     start += groups[name].length;
-    return [name, part];
-  });
-  return Object.fromEntries(parts) as Record<Name, number[]>;
+  }
+  return parts;
 }

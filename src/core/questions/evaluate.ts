@@ -1,9 +1,11 @@
 import { billFor, itemsOfForecast, type Bill, type BillBasis } from '../charges/bill';
 import type { PriceList } from '../charges/priceList';
-import { forecast } from '../forecast/forecast';
+import { forecast, forecastOf } from '../forecast/forecast';
+import { divideSides } from '../forecast/onTheBlock';
 import type { Forecast } from '../forecast/types';
 import { formatMoney, type Cents } from '../quantity/money';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { findingsOf, type Finding } from './findings';
 import type { Situation } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
 
@@ -20,9 +22,26 @@ export type Evaluation = { readonly forecast: Forecast; readonly bill: Bill };
 /** A sheet worked out: what it gives and what it costs. */
 export function evaluate(ground: Ground, sheet: Sheet): Evaluation {
   const expected = forecast(ground.situation, sheet, ground.coldSides);
+  return { forecast: expected, bill: billOf(ground, sheet, expected) };
+}
+
+export type Judged = Evaluation & { readonly findings: readonly Finding[] };
+
+/** A sheet worked out and looked over, for searches that try many: its sides are divided once for both. */
+export function judge(ground: Ground, sheet: Sheet): Judged {
+  const job = { situation: ground.situation, sheet, coldSides: ground.coldSides };
+  const divided = divideSides(job);
+  const expected = forecastOf(job, divided);
+  return {
+    forecast: expected,
+    findings: findingsOf(job, expected, divided),
+    bill: billOf(ground, sheet, expected),
+  };
+}
+
+function billOf(ground: Ground, sheet: Sheet, expected: Forecast): Bill {
   const items = itemsOfForecast(expected, sheet.wrap);
-  const basis = { ...ground.bill, cold: expected.coldWeight, items };
-  return { forecast: expected, bill: billFor(ground.priceList, basis) };
+  return billFor(ground.priceList, { ...ground.bill, cold: expected.coldWeight, items });
 }
 
 function moreOrLess(change: Weight, unit: WeighingUnit, where: string): string {

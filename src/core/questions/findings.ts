@@ -1,5 +1,5 @@
 import type { Cells } from '../atlas/cells';
-import { claimsOnSide } from '../forecast/forecast';
+import { divideSides, type DividedSide } from '../forecast/onTheBlock';
 import type { Forecast } from '../forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
 import type { Decision, Species } from '../species/types';
@@ -51,13 +51,13 @@ const WORTH_ASKING = 0.005;
  * Everything open on a sheet: holes, clashes, wishes beyond what there is, batches too small.
  *
  * @param expected - the forecast of the same job
+ * @param divided - its sides, where they are divided already
  */
-export function findingsOf(job: Job, expected: Forecast): Finding[] {
-  const divided = job.coldSides.map((_, index): Divided => {
-    const side = index === 0 ? 1 : 2;
-    const { claims, block } = claimsOnSide(job, side);
-    return { claims, cells: block.cells, side };
-  });
+export function findingsOf(
+  job: Job,
+  expected: Forecast,
+  divided: readonly DividedSide[] = divideSides(job),
+): Finding[] {
   const perSide = divided.flatMap((each) => sideFindings(job, each));
   const seen = new Set<string>();
   const once = perSide.filter((finding) => {
@@ -69,9 +69,7 @@ export function findingsOf(job: Job, expected: Forecast): Finding[] {
   return [...once, ...grindFindings(job, expected), ...fatFindings(job, expected, divided)];
 }
 
-type Divided = { readonly claims: Claims; readonly cells: Cells; readonly side: 1 | 2 };
-
-function sideFindings({ situation, sheet }: Job, divided: Divided): Finding[] {
+function sideFindings({ situation, sheet }: Job, divided: DividedSide): Finding[] {
   const { claims, side } = divided;
   const perDecision = decisionsAsked(situation).flatMap((decision) => {
     const answer = answerOn(sheet, decision.id, side);
@@ -100,7 +98,7 @@ function unanswered(situation: Situation, decision: Decision, side: 1 | 2): Find
 function answerFindings(
   situation: Situation,
   { decision, answer }: { decision: Decision; answer: Answer },
-  { claims, side }: Divided,
+  { claims, side }: DividedSide,
 ): Finding[] {
   const found: Finding[] = [];
   const note = (kind: FindingKind, sentence: string, blocks = true) =>
@@ -151,11 +149,11 @@ function atomName(species: Species, id: string): string {
   return species.atlas.atoms.find((atom) => atom.id === id)?.name ?? id;
 }
 
-function watchFindings(situation: Situation, sheet: Sheet, { claims, cells, side }: Divided): Finding[] {
+function watchFindings(situation: Situation, sheet: Sheet, { claims, block, side }: DividedSide): Finding[] {
   return situation.species.watches
     .filter((watch) => {
       const decided = answerOn(sheet, watch.decision, side) !== undefined;
-      const zones = watch.atoms.some((atom) => freeShare(cells, claims, atom) > WORTH_KEEPING);
+      const zones = watch.atoms.some((atom) => freeShare(block.cells, claims, atom) > WORTH_KEEPING);
       return (
         decided && zones && !zoneIsGround(situation.species, watch.atoms, (id) => answerOn(sheet, id, side))
       );
@@ -249,7 +247,11 @@ function grindFindings({ situation, sheet }: Job, expected: Forecast): Finding[]
 const FAT_WORTH_SAYING = 2;
 
 /** A grind that is fatter than asked, and whose fat it is. */
-function fatFindings({ situation, sheet }: Job, expected: Forecast, divided: readonly Divided[]): Finding[] {
+function fatFindings(
+  { situation, sheet }: Job,
+  expected: Forecast,
+  divided: readonly DividedSide[],
+): Finding[] {
   const { fatPct, lean } = expected.pool;
   const asked = sheet.grind.fatPct;
   if (lean === 0 || fatPct - asked <= FAT_WORTH_SAYING) return [];
@@ -262,10 +264,11 @@ function fatFindings({ situation, sheet }: Job, expected: Forecast, divided: rea
 }
 
 /** Titles of the zones whose leavings bring the grind most of its attached fat, most first. */
-function zonesByFat(situation: Situation, divided: readonly Divided[]): string[] {
+function zonesByFat(situation: Situation, divided: readonly DividedSide[]): string[] {
   const { grind } = situation.species;
   const fat = new Map<string, number>();
-  for (const { claims, cells } of divided) {
+  for (const { claims, block } of divided) {
+    const { cells } = block;
     for (let cell = 0; cell < cells.count; cell += 1) {
       const atom = cells.atoms[cells.atomOf[cell]!]!;
       if (atom.leftover !== 'pools' || claims.free[cell]! === 0) continue;

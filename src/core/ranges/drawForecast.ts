@@ -1,4 +1,5 @@
-import { grindOf, shareOnTheBlock } from '../forecast/forecast';
+import { grindOf } from '../forecast/forecast';
+import { divideSides, shareOnTheBlock } from '../forecast/onTheBlock';
 import type { GivenCut } from '../forecast/pools';
 import { uncertaintyOf } from '../forecast/spread';
 import type { Job } from '../sheet/situation';
@@ -36,7 +37,7 @@ export function drawForecast(job: Job, { draws, seed, onProgress }: DrawOptions)
   const { situation, sheet, coldSides } = job;
   const { grind: rules } = situation.species;
   const uncertainty = uncertaintyOf(situation.species, situation.condition);
-  const { cells, pools, sides } = shareOnTheBlock(job);
+  const { cells, pools, sides } = shareOnTheBlock(job, divideSides(job));
   const lines = linesOf(
     sides.flatMap((side) => side.drafts.map((draft, at) => ({ ...side.cuts[at]!, draft }))),
   );

@@ -1,7 +1,7 @@
 import type { Cells } from '../atlas/cells';
 import type { Decision } from '../species/types';
 import { partsOf, type Overdrawn, type Portion, type TakeShare } from './parts';
-import type { CellWish, DecisionWish, FormWish, ProductWish } from './wishes';
+import type { ClaimWish, DecisionWish, FormWish, ProductWish } from './wishes';
 
 /** Shares below this are rounding of floating-point sums, far under a thousandth of the heaviest side. */
 const NEGLIGIBLE_SHARE = 1e-9;
@@ -9,12 +9,14 @@ const NEGLIGIBLE_SHARE = 1e-9;
 /** What a product really gets. `fractions[i]` is the part of `cells[i]`. */
 export type Holding = {
   readonly decision: Decision;
+  /** Of its decision, in cutting order. */
+  readonly order: number;
   readonly form: FormWish;
   readonly wish: ProductWish;
   readonly cells: number[];
   readonly fractions: number[];
   /** The piece's own trim rule, where it has one. */
-  readonly trims: CellWish['trim'][];
+  readonly trims: ClaimWish['trim'][];
   /** Whether its form has a share of its zone, and so of the zone's pieces; else what it holds is a run by itself. */
   readonly divided: boolean;
 };
@@ -42,6 +44,8 @@ type Run = {
   readonly holder: Int16Array;
   readonly holdings: Map<ProductWish, Holding>;
   readonly clashes: Map<string, { holder: string; wants: string; atoms: Set<string> }>;
+  /** What the decision whose turn it is found of each cell; below 0 where it has not asked yet. */
+  readonly offered: Float64Array;
 };
 
 /**
@@ -57,13 +61,14 @@ export function claimCells(cells: Cells, wishes: readonly DecisionWish[], takes:
     holder: new Int16Array(cells.count).fill(-1),
     holdings: new Map(),
     clashes: new Map(),
+    offered: new Float64Array(cells.count),
   };
   const parts = wishes.map((wish) => partsOf(cells, wish, takes));
   for (const yielding of [false, true]) {
     wishes.forEach((_, index) => claimDecision(run, { wishes, index, yielding }, parts[index]!.portions));
   }
   return {
-    holdings: [...run.holdings.values()].sort((a, b) => orderOf(wishes, a) - orderOf(wishes, b)),
+    holdings: [...run.holdings.values()].sort((a, b) => a.order - b.order || a.form.index - b.form.index),
     free: run.free,
     clashes: [...run.clashes.values()].map((clash) => ({ ...clash, atoms: [...clash.atoms] })),
     overdrawn: parts.flatMap((part) => part.overdrawn),
@@ -71,31 +76,19 @@ export function claimCells(cells: Cells, wishes: readonly DecisionWish[], takes:
   };
 }
 
-function orderOf(wishes: readonly DecisionWish[], holding: Holding): number {
-  return wishes.findIndex((wish) => wish.decision === holding.decision) * 100 + holding.form.index;
-}
-
 /** Whose turn it is to claim: firm wishes of all decisions first, then the yielding ones. */
 type Turn = { readonly wishes: readonly DecisionWish[]; readonly index: number; readonly yielding: boolean };
 
 function claimDecision(run: Run, turn: Turn, portions: readonly Portion[]): void {
-  const { wishes, index, yielding } = turn;
-  const wish = wishes[index]!;
-  const offered = new Map<number, number>();
+  const wish = turn.wishes[turn.index]!;
+  run.offered.fill(-1);
   for (const form of wish.forms) {
-    const portion = portions[form.index];
-    const divided = isShareOfPieces(wish, form);
     for (const product of form.products) {
-      for (const cellWish of product.cells) {
-        if (cellWish.yields !== yielding) continue;
-        const { cell } = cellWish;
-        if (!offered.has(cell)) offered.set(cell, yielding ? run.free[cell]! : run.cells.sound[cell]!);
-        const wanted = cellWish.share * offered.get(cell)! * (portion ? portion[cell]! : 1);
-        if (wanted <= NEGLIGIBLE_SHARE) continue;
-        const taken = Math.min(wanted, run.free[cell]!);
-        if (taken < wanted - NEGLIGIBLE_SHARE) noteClash(run, turn, cell);
-        if (taken > 0)
-          take(run, { decision: wish.decision, form, product, index, divided }, { ...cellWish, taken });
+      for (const claim of product.claims) {
+        if (claim.yields !== turn.yielding || claim.cells.length === 0) continue;
+        const holding = run.holdings.get(product) ?? emptyHolding(wish, { order: turn.index, form, product });
+        takeCells(run, turn, { claim, holding, portion: portions[form.index] });
+        if (holding.cells.length > 0) run.holdings.set(product, holding);
       }
     }
   }
@@ -109,31 +102,44 @@ function isShareOfPieces({ forms }: DecisionWish, { form }: FormWish): boolean {
   return forms.some((other) => BY_SHARE.includes(other.form.amount.kind));
 }
 
-type Taker = {
-  readonly decision: Decision;
-  readonly form: FormWish;
-  readonly product: ProductWish;
-  /** Of the decision, in cutting order. */
-  readonly index: number;
-  readonly divided: boolean;
-};
+function emptyHolding(
+  wish: DecisionWish,
+  { order, form, product }: { order: number; form: FormWish; product: ProductWish },
+): Holding {
+  return {
+    decision: wish.decision,
+    order,
+    form,
+    wish: product,
+    cells: [],
+    fractions: [],
+    trims: [],
+    divided: isShareOfPieces(wish, form),
+  };
+}
 
-function take(
+/** Gives a claim what is still free of its cells, and notes what another decision holds. */
+function takeCells(
   run: Run,
-  { decision, form, product, index, divided }: Taker,
-  { cell, trim, taken }: Pick<CellWish, 'cell' | 'trim'> & { taken: number },
+  turn: Turn,
+  { claim, holding, portion }: { claim: ClaimWish; holding: Holding; portion: Portion },
 ): void {
-  let holding = run.holdings.get(product);
-  if (!holding) {
-    holding = { decision, form, wish: product, cells: [], fractions: [], trims: [], divided };
-    run.holdings.set(product, holding);
+  const { free, holder, offered } = run;
+  const { sound } = run.cells;
+  for (const cell of claim.cells) {
+    if (offered[cell]! < 0) offered[cell] = turn.yielding ? free[cell]! : sound[cell]!;
+    const wanted = claim.share * offered[cell]! * (portion ? portion[cell]! : 1);
+    if (wanted <= NEGLIGIBLE_SHARE) continue;
+    const taken = Math.min(wanted, free[cell]!);
+    if (taken < wanted - NEGLIGIBLE_SHARE) noteClash(run, turn, cell);
+    if (taken <= 0) continue;
+    holding.cells.push(cell);
+    holding.fractions.push(taken);
+    holding.trims.push(claim.trim);
+    const left = free[cell]! - taken;
+    free[cell] = left < NEGLIGIBLE_SHARE ? 0 : left;
+    if (holder[cell] === -1) holder[cell] = turn.index;
   }
-  holding.cells.push(cell);
-  holding.fractions.push(taken);
-  holding.trims.push(trim);
-  const left = run.free[cell]! - taken;
-  run.free[cell] = left < NEGLIGIBLE_SHARE ? 0 : left;
-  if (run.holder[cell] === -1) run.holder[cell] = index;
 }
 
 function noteClash(run: Run, { wishes, index }: Turn, cell: number): void {

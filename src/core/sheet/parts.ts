@@ -82,7 +82,9 @@ export function partsOf(cells: Cells, wish: DecisionWish, takes: TakeShare): Zon
 function zoneOf(cells: Cells, { forms }: DecisionWish): Float64Array {
   const zone = new Float64Array(cells.count);
   for (const form of forms) {
-    for (const product of form.products) for (const { cell } of product.cells) zone[cell] = 1;
+    for (const { claims } of form.products) {
+      for (const { cells: reached } of claims) for (const cell of reached) zone[cell] = 1;
+    }
   }
   return zone;
 }
@@ -105,7 +107,9 @@ export function vertebraeOf(cells: Cells, { products }: FormWish): number[] {
   const { pieces } = first.product;
   const isAlong = (cell: number) =>
     !('run' in pieces) || pieces.run.includes(cells.atoms[cells.atomOf[cell]!]!.id);
-  const reached = first.cells.flatMap(({ cell }) => (isAlong(cell) ? [cells.vertebraOf[cell]!] : []));
+  const reached = first.claims.flatMap((claim) =>
+    claim.cells.filter(isAlong).map((cell) => cells.vertebraOf[cell]!),
+  );
   return [...new Set(reached)].filter((vertebra) => vertebra >= 0).sort((a, b) => a - b);
 }
 
@@ -118,7 +122,7 @@ function stretchOf(
   const vertebrae = vertebraeOf(cells, form).reverse();
   const length = share * vertebrae.length;
   const to = from + (form.products[0]!.product.lastRibs ? Math.round(length) : length);
-  const own = new Set(form.products.flatMap((product) => product.cells.map(({ cell }) => cell)));
+  const own = new Set(form.products.flatMap((product) => product.claims.flatMap((claim) => claim.cells)));
   const place = new Map(vertebrae.map((vertebra, at) => [vertebra, at]));
   const portion = Float64Array.from({ length: cells.count }, (_, cell) => {
     const vertebra = cells.vertebraOf[cell]!;
@@ -133,8 +137,8 @@ function stretchOf(
 function fall({ products }: FormWish, left: Float64Array, scale: number): Float64Array {
   const portion = new Float64Array(left.length);
   const taken = new Float64Array(left.length);
-  for (const product of products) {
-    for (const { cell, share } of product.cells) {
+  for (const { cells, share } of products.flatMap((product) => product.claims)) {
+    for (const cell of cells) {
       portion[cell] = Math.min(left[cell]! * scale, left[cell]! / share);
       taken[cell] = Math.min(left[cell]!, taken[cell]! + portion[cell] * share);
     }

@@ -60,10 +60,11 @@ export function whyNotOffered(option: Option, situation: Situation): string | un
   if (option.needsTool && !situation.tools.includes(option.needsTool)) {
     return `${option.label} needs a ${option.needsTool.replace('-', ' ')}, which this shop does not have.`;
   }
+  const carried = situation.condition?.flags ?? [];
+  if (carried.length === 0) return undefined;
   const held = claimedAtoms([option]);
   const flag = situation.species.flags.find(
-    (each) =>
-      situation.condition?.flags?.includes(each.id) && each.forbids.some((atom) => held.includes(atom)),
+    (each) => carried.includes(each.id) && each.forbids.some((atom) => held.includes(atom)),
   );
   return flag && `${option.label}: ${flag.sentence}`;
 }

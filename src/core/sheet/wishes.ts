@@ -4,16 +4,21 @@ import { numberParam } from './params';
 import { decisionsAsked, optionById, type Situation } from './situation';
 import type { Answer, Form, ParamValues, Sheet } from './types';
 
-/** What a product would take of a cell if its form took the whole zone. */
-export type CellWish = {
-  readonly cell: number;
+/** What a claim of a product would take if its form took the whole zone: the same share of each of its cells. */
+export type ClaimWish = {
+  readonly cells: readonly number[];
+  /** Of each cell, above 0. */
   readonly share: number;
   readonly yields: boolean;
   /** What this piece of the cut is trimmed by in place of the product's own rule. */
-  readonly trim?: Partial<TrimRule>;
+  readonly trim: Partial<TrimRule> | undefined;
 };
 
-export type ProductWish = { readonly product: Product; readonly index: number; readonly cells: CellWish[] };
+export type ProductWish = {
+  readonly product: Product;
+  readonly index: number;
+  readonly claims: readonly ClaimWish[];
+};
 
 export type FormWish = {
   readonly form: Form;
@@ -42,33 +47,39 @@ export function wishesOf(
   }));
 }
 
+/** A form of a sheet never changes, so on one carcass its wish is read once, however often the rest of the sheet is. */
+const wishesOfForms = new WeakMap<Cells, WeakMap<Form, FormWish>>();
+
 function formWish(
   decision: Decision,
   { form, index }: { form: Form; index: number },
   cells: Cells,
 ): FormWish {
+  const ofCarcass = wishesOfForms.get(cells) ?? new WeakMap<Form, FormWish>();
+  wishesOfForms.set(cells, ofCarcass);
   const option = optionById(decision, form.option);
+  const known = ofCarcass.get(form);
+  if (known?.option === option && known.index === index) return known;
   const products = option.products.map((product, at) => ({
     product,
     index: at,
-    cells: product.claims.flatMap((claim) => cellWishes(claim, { decision, params: form.params }, cells)),
+    claims: product.claims.flatMap((claim) => claimWish(claim, { decision, params: form.params }, cells)),
   }));
-  return { form, index, option, products };
+  const wish = { form, index, option, products };
+  ofCarcass.set(form, wish);
+  return wish;
 }
 
-function cellWishes(
+function claimWish(
   claim: Claim,
   { decision, params }: { decision: Decision; params: ParamValues },
   cells: Cells,
-): CellWish[] {
+): ClaimWish[] {
   if (claim.onlyIf !== undefined && params[claim.onlyIf] !== true) return [];
   const share = wishedShare(claim, params);
   if (share <= 0) return [];
-  const yields = claim.yields === true;
-  const { trim } = claim;
-  return cellsOfClaim(claim, decision, cells).map((cell) =>
-    trim ? { cell, share, yields, trim } : { cell, share, yields },
-  );
+  const reached = cellsOfClaim(claim, decision, cells);
+  return [{ cells: reached, share, yields: claim.yields === true, trim: claim.trim }];
 }
 
 /** Where a claim reaches depends only on the carcass: it is looked up once for each way of dividing one. */
