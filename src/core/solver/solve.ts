@@ -1,7 +1,12 @@
 import highs from 'highs';
 
 /** What a solver is asked to heed; gaps in the unit of the objective. */
-export type SolveOptions = { readonly gap?: number; readonly nodes?: number };
+export type SolveOptions = {
+  readonly gap?: number;
+  readonly nodes?: number;
+  /** Part of the search that looks for better solutions beside proving; 0 where a good one is known. */
+  readonly lookingAround?: number;
+};
 
 export type Solution = {
   readonly optimal: boolean;
@@ -14,7 +19,10 @@ export type Solution = {
  * Solves a linear or mixed-integer program given as LP text. One thread and a fixed seed: the same program gives the
  * same solution on every machine. Heavy: for the server, the command line or a worker.
  */
-export async function solve(model: string, { gap = 0, nodes }: SolveOptions = {}): Promise<Solution> {
+export async function solve(
+  model: string,
+  { gap = 0, nodes, lookingAround }: SolveOptions = {},
+): Promise<Solution> {
   const solver = await highs();
   const found = solver.solve(model, {
     mip_abs_gap: gap,
@@ -22,6 +30,7 @@ export async function solve(model: string, { gap = 0, nodes }: SolveOptions = {}
     random_seed: 1,
     threads: 1,
     ...(nodes === undefined ? {} : { mip_max_nodes: nodes }),
+    ...(lookingAround === undefined ? {} : { mip_heuristic_effort: lookingAround }),
   });
   const columns = Object.entries(found.Columns as Record<string, { Primal?: number }>);
   return {

@@ -1,14 +1,18 @@
+import { limitsOf, lotsByCut } from './exchange';
 import type { Lot, SplitCounts, SplitProblem } from './problem';
-
-/** Guards floor and ceiling of shares that should come out whole. */
-const ROUNDING_DUST = 1e-9;
 
 /**
  * The split as a mixed-integer program in LP text: packages are whole, each is given once, each party gets of every
  * cut its share rounded down or up, and z, the largest unfairness in weight or worth in percent of the whole, is as
  * small as it can be.
+ *
+ * @param whole - false to let packages be divided: what no split of whole ones can better
+ * @param most - unfairness that is reached already, percent
  */
-export function splitModel({ lots, parties }: SplitProblem): string {
+export function splitModel(
+  { lots, parties }: SplitProblem,
+  { whole, most }: { readonly whole: boolean; readonly most: number },
+): string {
   const give = (lot: number, party: number) => `x${lot}_${party}`;
   const rows: string[] = lots.map(
     (lot, at) => `once${at}: ${parties.map((_, party) => give(at, party)).join(' + ')} = ${lot.packages}`,
@@ -17,11 +21,11 @@ export function splitModel({ lots, parties }: SplitProblem): string {
     ['weight', (lot: Lot) => lot.weight],
     ['worth', (lot: Lot) => lot.worth],
   ] as const) {
-    const whole = lots.reduce((sum, lot) => sum + lot.packages * measure(lot), 0);
-    if (whole <= 0) continue;
+    const all = lots.reduce((sum, lot) => sum + lot.packages * measure(lot), 0);
+    if (all <= 0) continue;
     parties.forEach(({ sharePct }, party) => {
       const got = lots
-        .map((lot, at) => ({ part: (100 * measure(lot)) / whole, name: give(at, party) }))
+        .map((lot, at) => ({ part: (100 * measure(lot)) / all, name: give(at, party) }))
         .filter(({ part }) => part > 0)
         .map(({ part, name: variable }) => `${part} ${variable}`)
         .join(' + ');
@@ -34,11 +38,11 @@ export function splitModel({ lots, parties }: SplitProblem): string {
   [...lotsByCut(lots).values()].forEach((at, cut) => {
     const packages = at.reduce((sum, lot) => sum + lots[lot]!.packages, 0);
     parties.forEach(({ sharePct }, party) => {
-      const own = (packages * sharePct) / 100;
+      const { least, most: greatest } = limitsOf(packages, sharePct);
       const got = at.map((lot) => give(lot, party)).join(' + ');
       rows.push(
-        `cut${cut}_${party}least: ${got} >= ${Math.floor(own + ROUNDING_DUST)}`,
-        `cut${cut}_${party}most: ${got} <= ${Math.ceil(own - ROUNDING_DUST)}`,
+        `cut${cut}_${party}least: ${got} >= ${least}`,
+        `cut${cut}_${party}most: ${got} <= ${greatest}`,
       );
     });
   });
@@ -52,18 +56,12 @@ export function splitModel({ lots, parties }: SplitProblem): string {
     'Subject To',
     ...rows.map((row) => ` ${row}`),
     'Bounds',
+    ` 0 <= z <= ${most}`,
     ...bounds.map((bound) => ` ${bound}`),
-    'General',
-    ...variables.map((variable) => ` ${variable}`),
+    ...(whole ? ['General', ...variables.map((variable) => ` ${variable}`)] : []),
     'End',
     '',
   ].join('\n');
-}
-
-function lotsByCut(lots: readonly Lot[]): ReadonlyMap<string, number[]> {
-  const byCut = new Map<string, number[]>();
-  lots.forEach((lot, at) => byCut.set(lot.cut, [...(byCut.get(lot.cut) ?? []), at]));
-  return byCut;
 }
 
 /** The counts that a solver found, from the values of its variables. */

@@ -24,6 +24,8 @@ export type PartyOutcome = {
   readonly weight: number;
   readonly weightOff: number;
   readonly weightOffPct: number;
+  /** In the unit of worth. */
+  readonly worthOff: number;
   readonly worthOffPct: number;
 };
 
@@ -47,13 +49,15 @@ export function outcomesOf({ lots, parties }: SplitProblem, counts: SplitCounts)
       lots.reduce((sum, lot, index) => sum + counts[index]![at]! * of(lot), 0);
     const own = party.sharePct / 100;
     const weightOff = got((lot) => lot.weight) - own * weight;
+    const worthOff = got((lot) => lot.worth) - own * worth;
     return {
       name: party.name,
       packages: got(() => 1),
       weight: got((lot) => lot.weight),
       weightOff: Math.round(weightOff),
       weightOffPct: weight > 0 ? (100 * weightOff) / weight : 0,
-      worthOffPct: worth > 0 ? (100 * (got((lot) => lot.worth) - own * worth)) / worth : 0,
+      worthOff,
+      worthOffPct: worth > 0 ? (100 * worthOff) / worth : 0,
     };
   });
 }
