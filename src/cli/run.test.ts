@@ -149,6 +149,29 @@ describe('fractum split', () => {
     );
     expect(weight).toBeCloseTo(takeHome, 2);
   });
+
+  it('says in words how fair it is, and whose sheet is not used', async () => {
+    const { err } = await fractum(['split', 'examples/beef-quarters.json']);
+    expect(err).toMatch(/^left-hind, \d households: nobody is off by more than 0\.\d{3} %; /);
+    const order = JSON.parse(readFileSync('examples/beef-quarters.json', 'utf8'));
+    const own = order.shares.filter((share: { part: string }) => share.part === 'left-hind');
+    own.forEach((share: { sheet?: object }, at: number) => {
+      share.sheet = { houseForTheRest: true, wrap: at > 0 ? 'paper' : 'vacuum' };
+    });
+    const file = join(folder, 'two-ways.json');
+    await writeFile(file, JSON.stringify(order));
+    const both = await fractum(['split', file]);
+    expect(both.err).toContain(
+      `by the sheet of ${own[0].owner.name}; that of ${own[1].owner.name} is not used`,
+    );
+  });
+
+  it('says so when nothing is shared', async () => {
+    const { code, out, err } = await fractum(['split', clear]);
+    expect(code).toBe(EXIT.done);
+    expect(JSON.parse(out).splits).toEqual([]);
+    expect(err).toContain('no part of it is shared by percent');
+  });
 });
 
 describe('fractum calibrate', () => {
@@ -180,6 +203,42 @@ describe('fractum calibrate', () => {
     const { code, err } = await fractum(['calibrate', file]);
     expect(code).toBe(EXIT.unreadable);
     expect(err).toContain('orders.0.order');
+  });
+
+  it('says in words what it learnt', async () => {
+    const { err } = await fractum(['calibrate', 'examples/season.json']);
+    expect(err).toMatch(/^hog, bone-in, 6 parts finished: this shop packs\n/);
+    expect(err).toMatch(
+      / {2}Bacon, smoked, sliced: \d+\.\d % less than the reference, \d+ % by its own orders/,
+    );
+  });
+
+  it.each<[string, (packed: { part: string; cut: string; weight: number }) => void, string]>([
+    [
+      'a cut that the sheet does not make',
+      (packed) => (packed.cut = 'Bacon'),
+      'makes no "Bacon". It makes: ',
+    ],
+    ['a part that nobody has', (packed) => (packed.part = 'right'), 'the order has left.'],
+    ['a weight that cannot be', (packed) => (packed.weight = 900), '900.00 lb packed against '],
+  ])('learns nothing from %s', async (_, spoil, said) => {
+    const season = JSON.parse(readFileSync('examples/season.json', 'utf8'));
+    spoil(season.orders[2].packed[1]);
+    const file = join(folder, 'spoilt.json');
+    await writeFile(file, JSON.stringify(season));
+    const { code, err } = await fractum(['calibrate', file]);
+    expect(code).toBe(EXIT.unreadable);
+    expect(err).toMatch(/orders\.2\.packed\.1\.(part|cut|weight): /);
+    expect(err).toContain(said);
+  });
+
+  it('does not call an empty season an experience', async () => {
+    const file = join(folder, 'empty.json');
+    await writeFile(file, JSON.stringify({ format: 'fractum.season', version: 1, orders: [] }));
+    expect(await fractum(['calibrate', file])).toMatchObject({
+      code: EXIT.unreadable,
+      err: expect.stringContaining('nothing to learn from'),
+    });
   });
 });
 

@@ -1,4 +1,5 @@
 import { atlasProblems, readAtlas, writeAtlas } from '@/core/formats/atlasCsv';
+import { readCatalogue } from '@/data/catalogue';
 import { EXIT, readText, refuse, speciesNamed, type Command, type Console } from '../console';
 
 export const atlas: Command = {
@@ -16,7 +17,8 @@ export const atlas: Command = {
     if (!text.ok) return refuse(of!, text, at);
     const atoms = readAtlas(text.value);
     if (!atoms.ok) return refuse(of!, atoms, at);
-    const problems = atlasProblems(atoms.value);
+    const spines = readCatalogue().species.map((species) => species.atlas.vertebrae);
+    const problems = atlasProblems(atoms.value, spines);
     for (const { field, message } of problems) at.out(`${of}: ${field}: ${message}\n`);
     if (problems.length > 0) return EXIT.open;
     at.out(`${atoms.value.length} atoms, shares 100 %, every composition 100 %.\n`);

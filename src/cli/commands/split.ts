@@ -1,7 +1,8 @@
-import { workOut } from '@/core/order/forecastDocument';
+import { workOut, type WorkedShare } from '@/core/order/forecastDocument';
 import { inUnits, type Weight } from '@/core/quantity/weight';
 import { lotsOf } from '@/core/split/lots';
-import { splitPackages } from '@/core/split/splitPackages';
+import { counted } from '@/core/quantity/counted';
+import { splitPackages, type Split } from '@/core/split/splitPackages';
 import { EXIT, openOrder, printJson, type Command } from '../console';
 
 export const split: Command = {
@@ -17,14 +18,18 @@ export const split: Command = {
       const own = worked.filter((each) => each.share.part === part);
       return own.length > 1 ? [{ part, own }] : [];
     });
+    if (shared.length === 0)
+      at.err(`${asked.words[0]}: no part of it is shared by percent: nothing to give out.\n`);
     const splits = [];
     for (const { part, own } of shared) {
       const lots = lotsOf(own[0]!.forecast);
       const parties = own.map(({ share }) => ({ name: share.owner.name, sharePct: share.sharePct ?? 100 }));
       const found = await splitPackages({ lots, parties });
+      at.err(inWords(part, own, found));
       splits.push({
         part,
         unfairnessPct: Math.round(found.unfairnessPct * 1000) / 1000,
+        boundPct: Math.round(found.boundPct * 1000) / 1000,
         proven: found.proven,
         parties: found.parties.map((party, at) => ({
           name: party.name,
@@ -44,6 +49,26 @@ export const split: Command = {
     return EXIT.done;
   },
 };
+
+/** How fair a part came out, and whose sheet it was cut by. */
+function inWords(
+  part: string,
+  own: readonly WorkedShare[],
+  { unfairnessPct, boundPct, proven }: Split,
+): string {
+  const [first, ...others] = own.map(({ share }) => share).filter(({ sheet }) => sheet);
+  const ignored = others.filter(({ sheet }) => JSON.stringify(sheet) !== JSON.stringify(first!.sheet));
+  const sure = proven
+    ? 'no other split is fairer by anything that can be weighed'
+    : `the best there is lies between that and ${boundPct.toFixed(3)} %`;
+  return [
+    `${part}, ${counted(own.length, 'household')}: nobody is off by more than ${unfairnessPct.toFixed(3)} %; ${sure}\n`,
+    ...ignored.map(
+      ({ owner }) =>
+        `${part}: one part is cut one way, by the sheet of ${first!.owner.name}; that of ${owner.name} is not used\n`,
+    ),
+  ].join('');
+}
 
 /** Packages by cut; lots of one cut are one entry. */
 function packsOf(lots: readonly { cut: string }[], counts: readonly number[]): Record<string, number> {

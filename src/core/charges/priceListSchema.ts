@@ -32,4 +32,6 @@ export const priceListSchema = Joi.object<PriceList>({
       }),
     )
     .required(),
-}).messages({ 'list.day': '{#label} is not a day of the calendar.' });
+})
+  .messages({ 'list.day': '{#label} is not a day of the calendar.' })
+  .prefs({ convert: false });

@@ -97,7 +97,7 @@ function atomOf(row: Row, at: number): Result<Atom, 'invalid'> {
     primal: row.primal!,
     sharePct: numbers.share_pct!,
     composition,
-    ...(row.from && row.to ? { span: [row.from, row.to] as const } : {}),
+    ...(row.from || row.to ? { span: [row.from ?? '', row.to ?? ''] as const } : {}),
     ...(numbers.length_in === undefined ? {} : { lengthIn: numbers.length_in }),
     leftover,
     ...(numbers.residue_lean === undefined
@@ -111,21 +111,61 @@ function atomOf(row: Row, at: number): Result<Atom, 'invalid'> {
   });
 }
 
-/** What is wrong with a table of atoms by itself: sums, signs, names given twice. Empty when it may be used. */
-export function atlasProblems(atoms: readonly Atom[]): FieldProblem[] {
+const ID = /^[a-z0-9]+(-[a-z0-9]+)*$/;
+
+/**
+ * What is wrong with a table of atoms: sums, signs, names given twice, places that no spine has. Empty when it may be
+ * used.
+ *
+ * @param spines - vertebrae of the species that are known, fore to hind
+ */
+export function atlasProblems(
+  atoms: readonly Atom[],
+  spines: readonly (readonly string[])[],
+): FieldProblem[] {
   const sum = atoms.reduce((total, atom) => total + atom.sharePct, 0);
   const ids = new Set<string>();
   const problems: FieldProblem[] = [];
   for (const atom of atoms) {
-    const tissues = TISSUES.reduce((total, tissue) => total + atom.composition[tissue], 0);
-    const note = (message: string) => problems.push({ field: atom.id, message });
+    const note = (message: string) => problems.push({ field: atom.id || '(no id)', message });
+    if (!ID.test(atom.id)) note('an id is small letters, digits and hyphens');
+    if (atom.name.trim() === '') note('has no name');
+    if (atom.primal.trim() === '') note('has no primal');
     if (ids.has(atom.id)) note('is there twice');
     ids.add(atom.id);
-    if (!(atom.sharePct > 0)) note(`has a share of ${atom.sharePct} %`);
-    if (TISSUES.some((tissue) => atom.composition[tissue] < 0)) note('has less than nothing of a tissue');
-    if (Math.abs(tissues - 100) > 1e-6) note(`tissues add up to ${tissues} %, not 100`);
+    amountProblems(atom).forEach(note);
+    if (atom.span) spanProblems(atom.span, spines).forEach(note);
   }
-  if (Math.abs(sum - 100) > 1e-6)
-    problems.push({ field: 'share_pct', message: `shares add up to ${sum} %, not 100` });
+  if (Math.abs(sum - 100) > SUM_DUST)
+    problems.push({ field: 'share_pct', message: `shares add up to ${rounded(sum)} %, not 100` });
   return problems;
+}
+
+/** Percentages written with a few decimals need not add up any closer. */
+const SUM_DUST = 1e-6;
+
+const rounded = (value: number) => Math.round(value * 1000) / 1000;
+
+function amountProblems({ sharePct, composition, lengthIn, residue, attachedShare }: Atom): string[] {
+  const tissues = TISSUES.reduce((total, tissue) => total + composition[tissue], 0);
+  const isShare = (value: number | undefined) => value === undefined || (value >= 0 && value <= 1);
+  return [
+    ...(sharePct > 0 ? [] : [`has a share of ${sharePct} %`]),
+    ...(TISSUES.some((tissue) => composition[tissue] < 0) ? ['has less than nothing of a tissue'] : []),
+    ...(Math.abs(tissues - 100) > SUM_DUST ? [`tissues add up to ${rounded(tissues)} %, not 100`] : []),
+    ...(lengthIn === undefined || lengthIn > 0 ? [] : [`is ${lengthIn} inches long`]),
+    ...(isShare(attachedShare) ? [] : [`attached_share is a share from 0 to 1, not ${attachedShare}`]),
+    ...(isShare(residue?.lean) && isShare(residue?.fat) ? [] : ['residue is a share from 0 to 1']),
+  ];
+}
+
+function spanProblems(
+  [from, to]: readonly [string, string],
+  spines: readonly (readonly string[])[],
+): string[] {
+  const unknown = [from, to].filter((name) => !spines.some((spine) => spine.includes(name)));
+  if (unknown.length > 0)
+    return [`no spine has ${[...new Set(unknown)].map((name) => name || 'an empty end').join(' or ')}`];
+  const fits = spines.some((spine) => spine.includes(to) && spine.indexOf(from) <= spine.indexOf(to));
+  return fits ? [] : [`runs backwards, from ${from} to ${to}`];
 }

@@ -44,13 +44,14 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))(
     it('comes back as it went out, and has nothing wrong with it', () => {
       const atoms = valueOf(readAtlas(writeAtlas(atlas.atoms)));
       expect(atoms).toEqual(atlas.atoms.map((atom) => ({ ...atom })));
-      expect(atlasProblems(atoms)).toEqual([]);
+      expect(atlasProblems(atoms, [atlas.vertebrae])).toEqual([]);
     });
   },
 );
 
 describe('an atlas that is wrong', () => {
-  const { atoms } = allSpecies()[0]!.atlas;
+  const { atlas } = allSpecies()[0]!;
+  const { atoms } = atlas;
   const [first, ...rest] = atoms;
 
   it.each([
@@ -66,9 +67,15 @@ describe('an atlas that is wrong', () => {
       [{ ...first!, composition: { lean: 110, fat: -10, bone: 0, skin: 0 } }, ...rest],
       'less than nothing',
     ],
+    ['a place that no spine has', [{ ...first!, span: ['C99', 'T2'] as const }, ...rest], 'no spine has C99'],
+    ['half a place', [{ ...first!, span: ['T2', ''] as const }, ...rest], 'no spine has an empty end'],
+    ['a span that runs backwards', [{ ...first!, span: ['T5', 'T2'] as const }, ...rest], 'runs backwards'],
+    ['a length below nothing', [{ ...first!, lengthIn: -6 }, ...rest], 'is -6 inches long'],
+    ['a share beyond the whole', [{ ...first!, attachedShare: 2 }, ...rest], 'from 0 to 1, not 2'],
+    ['an id with blanks', [{ ...first!, id: 'neck bone' }, ...rest], 'small letters, digits and hyphens'],
   ])('names %s', (_, wrong, message) => {
     expect(
-      atlasProblems(wrong)
+      atlasProblems(wrong, [atlas.vertebrae])
         .map((problem) => problem.message)
         .join(),
     ).toContain(message);
