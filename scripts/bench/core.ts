@@ -111,7 +111,12 @@ async function main(): Promise<void> {
       situation,
       coldSides: cold,
       priceList,
-      bill: { hot: cold[0]!, headSplit: { parts: [1, 1], index: 0 }, deposit: ZERO_CENTS },
+      bill: {
+        animal: { species, hot: cold[0]! },
+        hot: cold[0]!,
+        headSplit: { parts: [1, 1], index: 0 },
+        deposit: ZERO_CENTS,
+      },
     };
     print(
       `the same with its questions and its bill`,

@@ -204,6 +204,12 @@ function charges(writer: Writer, view: Settlement): void {
     writer.figure(formatMoney(line.amount, view.sign), RIGHT);
     writer.down(15);
   }
+  if (view.bill.farm.length > 0) {
+    const farm = view.bill.farm.map(
+      (line) => `${line.label.toLowerCase()}, ${formatMoney(line.amount, view.sign)}`,
+    );
+    writer.paragraph(`The farm pays: ${farm.join('; ')}. It is in no sum here.`, { quiet: true });
+  }
   writer.room(40);
   writer.text('to pay', { bold: true, size: 12 });
   writer.figure(formatMoney(view.bill.due, view.sign), RIGHT, { bold: true, size: 12 });

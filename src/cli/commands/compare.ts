@@ -114,6 +114,7 @@ function compareOn(
 ): Result<Comparison, 'invalid'> {
   const situation = situationOf(shop, order, first.part);
   const coldSides = sidesOf(shop, order, first.part).map((side) => side.weight);
+  const whole = sidesOf(shop, order, 'whole');
   const a = readSheet(first.sheet!, situation, order.unit);
   const b = readSheet(second.sheet!, situation, unitOfB);
   const [problem] = [...a.problems, ...b.problems];
@@ -122,7 +123,12 @@ function compareOn(
     situation,
     coldSides,
     priceList,
-    bill: { hot: sumWeights(coldSides), headSplit: { parts: [1], index: 0 }, deposit: 0 as Cents },
+    bill: {
+      animal: { species: situation.species.id, hot: sumWeights(whole.map((side) => side.weight)) },
+      hot: sumWeights(coldSides),
+      headSplit: { parts: [1], index: 0 },
+      deposit: 0 as Cents,
+    },
   };
   return success(compareSheets(ground, a.sheet, b.sheet));
 }

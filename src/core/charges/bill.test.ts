@@ -38,13 +38,15 @@ function item(cut: string, charges: string[], finished: number, more: Partial<Bi
     finished: weight(finished),
     packages: 1,
     pieces: 1,
+    racks: 1,
     ...more,
   };
 }
 
 function basis(hot: number, more: Partial<BillBasis> = {}): BillBasis {
   const headSplit = { parts: [1, 1], index: 0 };
-  return { hot: weight(hot), cold: weight(hot), headSplit, items: [], deposit: cents(0), ...more };
+  const animal = { species: 'hog', hot: weight(2 * hot) };
+  return { animal, hot: weight(hot), cold: weight(hot), headSplit, items: [], deposit: cents(0), ...more };
 }
 
 const amounts = (prices: PriceList, on: BillBasis) =>
@@ -125,7 +127,7 @@ describe('every line', () => {
   });
 
   it('names every basis there is', () => {
-    expect(BASES).toHaveLength(10);
+    expect(BASES).toHaveLength(11);
   });
 
   it('is left out when nothing raises it', () => {
@@ -153,6 +155,7 @@ describe('any bill', () => {
       finished: fc.integer({ min: 0, max: 30_000 }).map((w) => w as Weight),
       packages: fc.integer({ min: 0, max: 40 }),
       pieces: fc.integer({ min: 0, max: 40 }),
+      racks: fc.integer({ min: 1, max: 2 }),
     });
     fc.assert(
       fc.property(
@@ -164,6 +167,7 @@ describe('any bill', () => {
           const prices = listInForce(demoPrices, '2026-11-24')!;
           const bills = parts.map((_, index) =>
             billFor(prices, {
+              animal: { species: 'hog', hot: (2 * hot) as Weight },
               hot: hot as Weight,
               cold: hot as Weight,
               headSplit: { parts, index },
@@ -178,7 +182,7 @@ describe('any bill', () => {
             expect(bill.total).toBeGreaterThanOrEqual(prices.minimumCents);
           }
           const slaughter = bills.map((bill) => bill.lines.find((line) => line.rule === 'slaughter')!.amount);
-          expect(sumCents(slaughter)).toBe(7800);
+          expect(sumCents(slaughter)).toBe(2 * hot > 250_000 ? 9400 : 7800);
         },
       ),
     );
@@ -206,6 +210,48 @@ describe('estimate and final', () => {
     ]);
     expect(differences(after, before)[1]!.sentence).toBe('Not foreseen: 1 piece.');
     expect(differences(before, before)).toEqual([]);
+  });
+});
+
+describe('rules that are not for everybody', () => {
+  const prices = list([
+    rule('hog', 'head', 7800, {
+      species: ['hog'],
+      tiers: [
+        { above: 250, rateCents: cents(9400) },
+        { above: 400, rateCents: cents(12_000) },
+      ],
+    }),
+    rule('beef', 'head', 13_500, { species: ['beef', 'bison'], payer: 'farm' }),
+    rule('cut', 'hot', 100, { tiers: [{ above: 250, rateCents: cents(90) }] }),
+    rule('rack', 'rack', 900, { key: 'frenching', species: ['lamb'] }),
+  ]);
+  const of = (species: string, hot: number, more: Partial<BillBasis> = {}) =>
+    basis(50, { animal: { species, hot: weight(hot) }, ...more });
+
+  it('go by the species', () => {
+    expect(amounts(prices, of('hog', 200))).toEqual({ hog: 3900, cut: 5000 });
+    expect(amounts(prices, of('lamb', 60))).toEqual({ cut: 5000 });
+  });
+
+  it.each([
+    [250, 3900, 5000],
+    [250.001, 4700, 4500],
+    [400.5, 6000, 4500],
+  ])('go by the weight of the animal: %d lb', (hot, hog, cut) => {
+    expect(amounts(prices, of('hog', hot))).toEqual({ hog, cut });
+  });
+
+  it('stand apart where the farm pays', () => {
+    const bill = billFor(prices, of('beef', 700));
+    expect(bill.farm.map((line) => [line.rule, line.amount])).toEqual([['beef', 6750]]);
+    expect(bill.total).toBe(bill.lines.reduce((sum, line) => sum + line.amount, 0));
+    expect(bill.lines.map((line) => line.rule)).toEqual(['cut']);
+  });
+
+  it('charge a rack once, into however many cutlets it is cut', () => {
+    const cutlets = item('Cutlets', ['frenching'], 3, { pieces: 16, racks: 2 });
+    expect(amounts(prices, of('lamb', 60, { items: [cutlets] }))).toMatchObject({ rack: 1800 });
   });
 });
 

@@ -10,10 +10,10 @@ import {
   ZERO_CENTS,
   type Cents,
 } from '../quantity/money';
-import { formatWeight, sumWeights, type Weight } from '../quantity/weight';
+import { formatWeight, inUnits, sumWeights, type Weight } from '../quantity/weight';
 import type { Wrap } from '../sheet/types';
 import type { Working } from '../working/working';
-import type { Basis, PriceList, PriceRule } from './priceList';
+import type { Basis, Payer, PriceList, PriceRule } from './priceList';
 
 /** One kind of package, as far as charges are concerned. */
 export type BillItem = {
@@ -24,10 +24,19 @@ export type BillItem = {
   readonly finished: Weight;
   readonly packages: number;
   readonly pieces: number;
+  /** Racks, one to a side, that it is cut of. */
+  readonly racks: number;
 };
 
 /** What a share is billed on; the estimate fills it from the forecast, the final bill from the ledger. */
 export type BillBasis = {
+  /** The animal that the share is a part of. */
+  readonly animal: {
+    /** Id of its species. */
+    readonly species: string;
+    /** Of all its sides: what tiers go by. */
+    readonly hot: Weight;
+  };
   readonly hot: Weight;
   readonly cold: Weight;
   /** The shares of the animal in order, as parts of it, and which of them this is. */
@@ -54,6 +63,8 @@ export type BillLine = {
 export type Bill = {
   readonly priceList: string;
   readonly lines: readonly BillLine[];
+  /** What the farm pays of this share: on its own bill, and in no sum here. */
+  readonly farm: readonly BillLine[];
   readonly subtotal: Cents;
   readonly total: Cents;
   readonly due: Cents;
@@ -68,15 +79,21 @@ export function itemsOfForecast(expected: Pick<Forecast, 'lines'>, wrap: Wrap): 
     finished: line.packaged,
     packages: line.packs,
     pieces: line.pieces ?? line.packs,
+    racks: line.sides,
   }));
 }
 
 /**
- * The bill of a share: each rule of the price list on its stated basis, rounded half up to the cent by line,
- * a top-up to the minimum, tax on the taxable lines, the deposit last. The total may be negative (a credit).
+ * The bill of a share: each rule of the price list that its species pays, on its stated basis and at the rate of its
+ * animal's weight, rounded half up to the cent by line. What the farm pays stands apart. Then a top-up to the minimum, tax on the taxable lines, the deposit last. The total may be negative (a credit).
  */
 export function billFor(list: PriceList, basis: BillBasis): Bill {
-  const charged = list.rules.flatMap((rule) => chargeLine(list, rule, basis));
+  const rules = rulesFor(list, basis);
+  const linesOf = (payer: Payer) =>
+    rules
+      .filter((rule) => (rule.payer ?? 'eater') === payer)
+      .flatMap((rule) => chargeLine(list, rule, basis));
+  const charged = linesOf('eater');
   const subtotal = sumCents(charged.map((line) => line.amount));
   const topUp = minimumLine(list, subtotal);
   const taxed = taxLine(list, charged);
@@ -86,10 +103,21 @@ export function billFor(list: PriceList, basis: BillBasis): Bill {
   return {
     priceList: list.id,
     lines: [...lines, ...paid],
+    farm: linesOf('farm'),
     subtotal,
     total,
     due: sumCents([total, ...paid.map((line) => line.amount)]),
   };
+}
+
+/** The rules that an animal of this species pays, each at the rate of its weight. */
+function rulesFor(list: PriceList, { animal }: BillBasis): PriceRule[] {
+  return list.rules
+    .filter((rule) => rule.species?.includes(animal.species) ?? true)
+    .map((rule) => {
+      const tier = rule.tiers?.findLast(({ above }) => inUnits(animal.hot) > above);
+      return tier ? { ...rule, rateCents: tier.rateCents } : rule;
+    });
 }
 
 type Charged = { readonly quantity: string; readonly amount: Cents; readonly formula: string };
@@ -155,6 +183,8 @@ function chargeOn(
       return byCount(total(items.map((item) => item.packages)), 'package');
     case 'piece':
       return byCount(total(items.map((item) => item.pieces)), 'piece');
+    case 'rack':
+      return byCount(total(items.map((item) => item.racks)), 'rack');
     case 'flat':
       return { quantity: '1', amount: rate, formula: 'a flat charge' };
   }

@@ -11,17 +11,35 @@ export const BASES = [
   'finished',
   'package',
   'piece',
+  'rack',
   'extra-sheet',
   'flat',
 ] as const;
 export type Basis = (typeof BASES)[number];
 
+/** Who pays a charge: whoever eats the share, or the farm that sold it. */
+export const PAYERS = ['eater', 'farm'] as const;
+export type Payer = (typeof PAYERS)[number];
+
+/** Another rate for heavier animals. */
+export type Tier = {
+  /** Hot weight of the whole animal beyond which it holds, in the list's unit. */
+  readonly above: number;
+  readonly rateCents: Cents;
+};
+
 export type PriceRule = {
   readonly id: string;
   readonly label: string;
   readonly basis: Basis;
-  /** Whole cents for one head, pound, kilogram, package, piece or sheet. */
+  /** Whole cents for one head, pound, kilogram, package, piece, rack or sheet. */
   readonly rateCents: Cents;
+  /** Rates of heavier animals in place of `rateCents`, lightest first. */
+  readonly tiers?: readonly Tier[];
+  /** Ids of the species that pay it; every species when absent. */
+  readonly species?: readonly string[];
+  /** The eater when absent. */
+  readonly payer?: Payer;
   /** Raised by cuts that carry this key; absent when every order pays it. */
   readonly key?: string;
   readonly taxable?: boolean;

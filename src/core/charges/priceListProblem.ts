@@ -12,6 +12,13 @@ export function priceListProblem(
   if (list.unit !== unit) {
     return failure('invalid', `Its prices are by the ${list.unit}; here it is ${unit}.`, 'unit');
   }
+  const ids = catalogue.species.map((each) => each.id);
+  for (const rule of list.rules) {
+    const stranger = rule.species?.find((id) => !ids.includes(id));
+    if (stranger === undefined) continue;
+    const message = `There is no species "${stranger}". Known: ${ids.join(', ')}.`;
+    return failure('invalid', message, `rules, ${rule.id}, species`);
+  }
   const known = chargeKeys(catalogue);
   const strange = list.rules.find((rule) => rule.key !== undefined && !known.has(rule.key));
   if (!strange) return undefined;

@@ -1,8 +1,12 @@
 import Joi from 'joi';
 import { isDay } from '../time/shopTime';
-import { BASES, type PriceList } from './priceList';
+import { BASES, PAYERS, type PriceList, type Tier } from './priceList';
 
 const centsField = Joi.number().integer().min(0).max(10_000_000);
+
+function isClimbing(tiers: readonly Tier[]): boolean {
+  return tiers.every(({ above }, at) => at === 0 || above > tiers[at - 1]!.above);
+}
 
 /** The open price list file: dated rules, each with its basis. */
 export const priceListSchema = Joi.object<PriceList>({
@@ -29,9 +33,24 @@ export const priceListSchema = Joi.object<PriceList>({
         rateCents: centsField.required(),
         key: Joi.string().max(60),
         taxable: Joi.boolean(),
+        tiers: Joi.array()
+          .min(1)
+          .max(12)
+          .items(
+            Joi.object({
+              above: Joi.number().greater(0).max(2000).required(),
+              rateCents: centsField.required(),
+            }),
+          )
+          .custom((tiers: Tier[], helpers) => (isClimbing(tiers) ? tiers : helpers.error('list.tiers'))),
+        species: Joi.array().min(1).max(20).unique().items(Joi.string().max(40)),
+        payer: Joi.valid(...PAYERS),
       }),
     )
     .required(),
 })
-  .messages({ 'list.day': '{#label} is not a day of the calendar.' })
+  .messages({
+    'list.day': '{#label} is not a day of the calendar.',
+    'list.tiers': '{#label} begin with the lightest, each above another weight.',
+  })
   .prefs({ convert: false });

@@ -10,7 +10,12 @@ const ground: Ground = {
   situation: half,
   coldSides: COLD,
   priceList: demoPrices[1]!,
-  bill: { hot: weight(92.5), headSplit: { parts: [1, 1], index: 0 }, deposit: 0 as never },
+  bill: {
+    animal: { species: 'hog', hot: weight(185) },
+    hot: weight(92.5),
+    headSplit: { parts: [1, 1], index: 0 },
+    deposit: 0 as never,
+  },
 };
 
 describe('two sheets on one half', () => {

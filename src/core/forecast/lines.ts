@@ -25,6 +25,8 @@ export type DraftLine = {
   readonly experience: CutExperience;
   readonly pieces: number | null;
   readonly names: readonly NamedPieces[];
+  /** On how many sides of the animal it is cut. */
+  readonly sides: number;
   readonly piecesPerPack: number | null;
   readonly packWeight: Weight | null;
   readonly thicknessIn: number | null;
@@ -76,6 +78,7 @@ export function draftLine(input: {
     experience: input.experience,
     pieces: acrossSides(product, piecesOf(context, holding, cut.packaged)),
     names: namesOf(context, holding),
+    sides: 1,
     piecesPerPack: packs.kind === 'pieces' ? numberParam(params, packs.param, 1) : null,
     packWeight: packs.kind === 'weight' ? weightParam(params, packs.param) : null,
     thicknessIn: product.pieces.kind === 'slices' ? numberParam(params, product.pieces.thickness, 1) : null,

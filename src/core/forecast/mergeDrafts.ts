@@ -43,6 +43,7 @@ function addDrafts(a: DraftLine, b: DraftLine): DraftLine {
       skin: a.trim.skin + b.trim.skin,
     },
     pieces: a.pieces === null || b.pieces === null ? null : a.pieces + b.pieces,
+    sides: a.sides + b.sides,
     names: addNames(a.names, b.names),
   };
 }

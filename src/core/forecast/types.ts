@@ -49,6 +49,8 @@ export type ForecastLine = {
   /** Names that change along the cut, with the pieces that carry each; empty where it has one name. */
   readonly names: readonly NamedPieces[];
   readonly packs: number;
+  /** On how many sides of the animal it is cut. */
+  readonly sides: number;
   readonly piecesPerPack: number | null;
   readonly packWeight: Weight | null;
   readonly thicknessIn: number | null;

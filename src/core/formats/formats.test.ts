@@ -142,6 +142,7 @@ describe('a price list', () => {
   });
 
   const written = writePriceListCsv(demoPrices[0]!);
+
   it.each([
     [
       'dollars for cents',
@@ -173,6 +174,25 @@ describe('a price list', () => {
     ],
   ])('with %s says so', (_, said, instead, field, message) => {
     expect(readPriceListCsv(written.replace(said, instead))).toMatchObject({ ok: false, field, message });
+  });
+
+  it.each([
+    [
+      'a tier without a rate',
+      'hog,250,',
+      'row 2, tiers',
+      '"250" is no tier: 250:9800 is 98.00 for an animal above 250.',
+    ],
+    [
+      'tiers that fall',
+      'hog,250:100 200:90,',
+      'rules.0.tiers',
+      'Tiers begin with the lightest, each above another weight.',
+    ],
+    ['a payer nobody knows', 'hog,250:100,dog', 'row 2, payer', '"dog" is none of eater, farm.'],
+  ])('with %s says so', (_, more, field, message) => {
+    const text = written.replace(/(,head,7200,,),,,/, `$1,${more}`);
+    expect(readPriceListCsv(text)).toMatchObject({ ok: false, field, message });
   });
 
   it('takes yes and no as spreadsheets write them', () => {

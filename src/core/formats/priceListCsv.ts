@@ -1,4 +1,4 @@
-import { BASES, type PriceList, type PriceRule } from '../charges/priceList';
+import { BASES, PAYERS, type PriceList, type PriceRule, type Tier } from '../charges/priceList';
 import { priceListSchema } from '../charges/priceListSchema';
 import { failure, success, type Result } from '../quantity/result';
 import { cents } from '../quantity/money';
@@ -7,6 +7,8 @@ import { numberField, readCsv, writeCsv, type Row } from './csv';
 
 const HEAD = ['list', 'name', 'effective_from', 'unit', 'currency', 'sign', 'minimum_cents', 'tax_bp'];
 const RULE = ['rule', 'label', 'basis', 'rate_cents', 'key', 'taxable'];
+/** Columns that a list may be without. Species are parted by blanks, tiers too, each `above:cents`. */
+const MORE = ['species', 'tiers', 'payer'];
 
 /** What people and spreadsheets write for yes and no. */
 const TAXABLE = new Map<string, 'yes' | 'no' | 'unsaid'>([
@@ -28,7 +30,7 @@ export function writePriceListCsv(list: PriceList): string {
     tax_bp: String(list.taxBp),
   };
   return writeCsv(
-    [...HEAD, ...RULE],
+    [...HEAD, ...RULE, ...MORE],
     list.rules.map((rule) => ({
       ...head,
       rule: rule.id,
@@ -37,6 +39,9 @@ export function writePriceListCsv(list: PriceList): string {
       rate_cents: String(rule.rateCents),
       key: rule.key ?? '',
       taxable: rule.taxable === undefined ? '' : rule.taxable ? 'yes' : 'no',
+      species: rule.species?.join(' ') ?? '',
+      tiers: rule.tiers?.map(({ above, rateCents }) => `${above}:${rateCents}`).join(' ') ?? '',
+      payer: rule.payer ?? '',
     })),
   );
 }
@@ -85,6 +90,12 @@ function ruleOf(row: Row, at: number): Result<PriceRule, 'invalid'> {
   const basis = BASES.find((each) => each === row.basis);
   if (!basis)
     return failure('invalid', `"${row.basis}" is none of ${BASES.join(', ')}.`, `row ${at + 2}, basis`);
+  const payer = PAYERS.find((each) => each === row.payer);
+  if (row.payer && !payer) {
+    return failure('invalid', `"${row.payer}" is none of ${PAYERS.join(', ')}.`, `row ${at + 2}, payer`);
+  }
+  const tiers = tiersOf(row.tiers ?? '', at);
+  if (!tiers.ok) return tiers;
   const rule: PriceRule = {
     id: row.rule!,
     label: row.label!,
@@ -92,6 +103,26 @@ function ruleOf(row: Row, at: number): Result<PriceRule, 'invalid'> {
     rateCents: cents(rate.value),
     ...(row.key ? { key: row.key } : {}),
     ...(taxable === 'unsaid' ? {} : { taxable: taxable === 'yes' }),
+    ...(tiers.value.length > 0 ? { tiers: tiers.value } : {}),
+    ...(row.species ? { species: wordsOf(row.species) } : {}),
+    ...(payer ? { payer } : {}),
   };
   return success(rule);
+}
+
+const wordsOf = (text: string) => text.split(/\s+/).filter((word) => word !== '');
+
+const TIER = /^(\d+(?:\.\d+)?):(\d+)$/;
+
+function tiersOf(text: string, at: number): Result<Tier[], 'invalid'> {
+  const tiers: Tier[] = [];
+  for (const word of wordsOf(text)) {
+    const [, above, rate] = TIER.exec(word) ?? [];
+    if (above === undefined || rate === undefined) {
+      const message = `"${word}" is no tier: 250:9800 is 98.00 for an animal above 250.`;
+      return failure('invalid', message, `row ${at + 2}, tiers`);
+    }
+    tiers.push({ above: Number(above), rateCents: cents(Number(rate)) });
+  }
+  return success(tiers);
 }

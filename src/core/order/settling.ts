@@ -22,6 +22,7 @@ export function finalBill(file: ShareFile): Bill {
         finished,
         packages: packs.length,
         pieces: packs.reduce((sum, each) => sum + (each.pieces ?? 1), 0),
+        racks: line.sides,
       },
     ];
   });

@@ -29,6 +29,8 @@ export type ShareFile = {
   /** All shares of the animal that are not called off, in order; this one among them, whatever became of it. */
   readonly siblings: readonly Share[];
   readonly sides: readonly HungSide[];
+  /** Sides of the animal that are not of this share. */
+  readonly otherSides: readonly HungSide[];
   readonly situation: Situation;
   /** The draft that is worked on, or the last version. */
   readonly sheet: SheetVersion | undefined;

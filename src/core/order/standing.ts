@@ -38,6 +38,14 @@ export function hotWeight(file: ShareFile): Weight {
   return sumWeights(file.sides.map(({ hot }, index) => (hot ? netOf(hot) : weights[index]!)));
 }
 
+/** The hot weight of the whole animal; a side that has no ticket is taken to weigh like those of the share. */
+export function animalHotWeight(file: ShareFile): Weight {
+  const own = hotWeight(file);
+  const each = own / file.sides.length;
+  const others = file.otherSides.map(({ hot }) => (hot ? netOf(hot) : each));
+  return Math.round(others.reduce((sum, side) => sum + side, own)) as Weight;
+}
+
 export function sheetInForce(file: ShareFile): Sheet {
   return file.sheet?.sheet ?? emptySheet(file.situation);
 }
@@ -54,6 +62,7 @@ export function billBasis(file: ShareFile, cold: Weight, items: readonly BillIte
   const sold = file.siblings.map(halves);
   const unsold = HALVES_OF_AN_ANIMAL - sold.reduce((sum, each) => sum + each, 0);
   return {
+    animal: { species: file.animal.species, hot: animalHotWeight(file) },
     hot: hotWeight(file),
     cold,
     headSplit: {

@@ -12,7 +12,12 @@ const ground: Ground = {
   situation: half,
   coldSides: COLD,
   priceList: listInForce(demoPrices, '2026-11-24')!,
-  bill: { hot: weight(92.5), headSplit: { parts: [1, 1], index: 0 }, deposit: 0 as never },
+  bill: {
+    animal: { species: 'hog', hot: weight(185) },
+    hot: weight(92.5),
+    headSplit: { parts: [1, 1], index: 0 },
+    deposit: 0 as never,
+  },
 };
 
 const clashing = answered(house, 'back-ribs', form('back-ribs', 'slab'));

@@ -14,7 +14,7 @@ export type Ground = {
   readonly situation: Situation;
   readonly coldSides: readonly Weight[];
   readonly priceList: PriceList;
-  readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
+  readonly bill: Pick<BillBasis, 'animal' | 'hot' | 'headSplit' | 'deposit'>;
 };
 
 export type Evaluation = { readonly forecast: Forecast; readonly bill: Bill };

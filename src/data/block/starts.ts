@@ -2,6 +2,7 @@ import type { ShareId } from '@/core/order/animal';
 import type { Plan } from '@/core/order/plan';
 import type { BlockStart } from '@/core/order/work';
 import type { Database } from '../database';
+import { readBill } from '../settle/bill';
 
 /** A start with the plan that was frozen with it; starts of older versions may still lack theirs. */
 export type Started = { readonly start: BlockStart; readonly plan: Plan | undefined };
@@ -19,9 +20,19 @@ export async function startsOf(
   return new Map(
     rows.map(({ plan, estimate, ...start }) => [
       start.shareId,
-      { start: { ...start, estimate: JSON.parse(estimate) }, plan: plan ? JSON.parse(plan) : undefined },
+      { start: { ...start, estimate: readBill(estimate) }, plan: plan ? readPlan(plan) : undefined },
     ]),
   );
+}
+
+/** Plans written before lines said on how many sides they are cut were of one. */
+function readPlan(text: string): Plan {
+  const plan: Plan = JSON.parse(text);
+  const lines = plan.expected.lines.map((line) => ({
+    ...line,
+    sides: (line as Partial<typeof line>).sides ?? 1,
+  }));
+  return { ...plan, expected: { ...plan.expected, lines } };
 }
 
 export async function writeBlockStart(db: Database, start: BlockStart): Promise<void> {

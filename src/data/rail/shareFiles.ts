@@ -61,9 +61,11 @@ export async function readShareFiles(
     .sort((a, b) => a.number - b.number)
     .map((share) => {
       const animal = booked.animals.get(share.animalId)!;
-      const sides = (sidesOfAnimal.get(animal.id) ?? [])
-        .filter((side) => share.part === 'whole' || side.position === share.part)
-        .map((side) => hungSide(side, tickets.get(side.id) ?? []));
+      const hung = (sidesOfAnimal.get(animal.id) ?? []).map((side) =>
+        hungSide(side, tickets.get(side.id) ?? []),
+      );
+      const isOwn = ({ side }: HungSide) => share.part === 'whole' || side.position === share.part;
+      const sides = hung.filter(isOwn);
       const started = starts.get(share.id);
       return {
         shop,
@@ -74,6 +76,7 @@ export async function readShareFiles(
         share,
         siblings: siblings.get(animal.id)!.filter((each) => !each.cancelled || each.id === share.id),
         sides,
+        otherSides: hung.filter((each) => !isOwn(each)),
         situation: situationOf(catalogue, { shop, rules, animal, sides }),
         sheet: sheets.get(share.id),
         start: started?.start,

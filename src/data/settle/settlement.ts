@@ -1,6 +1,7 @@
 import type { ShareId } from '@/core/order/animal';
 import type { Closing, Payment, PickUp } from '@/core/order/settlement';
 import type { Database } from '../database';
+import { readBill } from './bill';
 
 export async function closingsOf(
   db: Database,
@@ -9,7 +10,7 @@ export async function closingsOf(
   const rows: (Omit<Closing, 'bill'> & { bill: string })[] = await db('closings').whereIn('shareId', [
     ...shareIds,
   ]);
-  return new Map(rows.map((row) => [row.shareId, { ...row, bill: JSON.parse(row.bill) }]));
+  return new Map(rows.map((row) => [row.shareId, { ...row, bill: readBill(row.bill) }]));
 }
 
 export async function writeClosing(db: Database, closing: Closing): Promise<void> {

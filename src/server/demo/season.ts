@@ -164,6 +164,7 @@ class Season {
         share,
         siblings: shares,
         sides: own,
+        otherSides: sides.filter((each) => !own.includes(each)),
         situation,
         sheet: { shareId: share.id, version: 2, sheet, approved: true, overrideReason: null, ...by },
         start: undefined,

@@ -1,9 +1,9 @@
 import priceLists from '#demo/price-lists.json';
 import Joi from 'joi';
-import type { PriceList } from '@/core/charges/priceList';
+import type { PriceList, PriceRule } from '@/core/charges/priceList';
 import { priceListSchema } from '@/core/charges/priceListSchema';
-import { cents } from '@/core/quantity/money';
-import { KG_PER_LB, type WeighingUnit } from '@/core/quantity/weight';
+import { cents, type Cents } from '@/core/quantity/money';
+import { convertUnits, KG_PER_LB, type WeighingUnit } from '@/core/quantity/weight';
 import { USUAL_RULES } from '@/core/shop/houseRules';
 import type { Database } from '@/data/database';
 import { writeUser } from '@/data/people';
@@ -16,11 +16,15 @@ import { steadyId } from './steady';
 function inUnit(list: PriceList, unit: WeighingUnit): PriceList {
   if (unit === 'lb') return list;
   const weighed = ['hot', 'cold', 'packaged', 'green', 'finished'];
-  const rules = list.rules.map((rule) =>
-    weighed.includes(rule.basis)
-      ? { ...rule, rateCents: cents(Math.round(rule.rateCents / KG_PER_LB)) }
-      : rule,
-  );
+  const rules = list.rules.map((rule): PriceRule => {
+    const rateOf = (rate: Cents) =>
+      weighed.includes(rule.basis) ? cents(Math.round(rate / KG_PER_LB)) : rate;
+    const tiers = rule.tiers?.map(({ above, rateCents }) => ({
+      above: Math.round(convertUnits(above, 'lb', unit)),
+      rateCents: rateOf(rateCents),
+    }));
+    return { ...rule, rateCents: rateOf(rule.rateCents), ...(tiers ? { tiers } : {}) };
+  });
   return { ...list, unit, rules };
 }
 

@@ -42,7 +42,7 @@ export type SheetView = {
   readonly contact: { readonly name: string; readonly phone: string | null };
   readonly calls: readonly NotedCall[];
   readonly priceList: PriceList;
-  readonly bill: Pick<BillBasis, 'hot' | 'headSplit' | 'deposit'>;
+  readonly bill: Pick<BillBasis, 'animal' | 'hot' | 'headSplit' | 'deposit'>;
   /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
   readonly actorId: string;
 };
@@ -53,7 +53,7 @@ export const sheetView = defineShareView<SheetView>({
   show: async (house, file) => {
     const shareId = file.share.id;
     const { weights, basis } = coldSides(file);
-    const { hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
+    const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
     const { species, unit, sides, addOns, tools, school, breaks, condition } = file.situation;
     const hung = counted(daysHung(file, house.now), 'day');
     return {
@@ -86,7 +86,7 @@ export const sheetView = defineShareView<SheetView>({
         at: timeIn(file.shop.zone, new Date(at)),
       })),
       priceList: file.priceList,
-      bill: { hot, headSplit, deposit },
+      bill: { animal, hot, headSplit, deposit },
       actorId: house.actor.id,
     };
   },

@@ -4,7 +4,7 @@ import type { Bill } from '@/core/charges/bill';
 import { formatMoney } from '@/core/quantity/money';
 import { WorkingOf } from './WorkingOf';
 
-/** The lines of a bill, each with its basis and its working. */
+/** The lines of a bill, each with its basis and its working; what the farm pays in brackets, in no sum. */
 export function BillLines({ bill, sign }: { bill: Bill; sign: string }) {
   return (
     <table>
@@ -22,6 +22,15 @@ export function BillLines({ bill, sign }: { bill: Bill; sign: string }) {
             <td className="quiet">{line.quantity}</td>
             <td className="num">
               <WorkingOf working={line.working}>{formatMoney(line.amount, sign)}</WorkingOf>
+            </td>
+          </tr>
+        ))}
+        {bill.farm.map((line) => (
+          <tr key={`farm ${line.rule}`} className="quiet">
+            <td>{line.label}</td>
+            <td>the farm pays, {line.quantity}</td>
+            <td className="num">
+              <WorkingOf working={line.working}>({formatMoney(line.amount, sign)})</WorkingOf>
             </td>
           </tr>
         ))}
