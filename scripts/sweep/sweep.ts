@@ -15,7 +15,11 @@ import { defaultParams } from '@/core/sheet/params';
  */
 const SHARES_OF_A_PAIR = [20, 50, 80];
 
-type Way = { readonly what: string; readonly sheet: Sheet };
+type Way = {
+  readonly what: string;
+  readonly sheet: Sheet;
+  /** Goes out as it hung. */ readonly uncut?: boolean;
+};
 
 function situationsOf(species: Species): { readonly what: string; readonly situation: Situation }[] {
   const addOns = species.atlas.addOns.map(({ atom }) => atom.id);
@@ -24,6 +28,7 @@ function situationsOf(species: Species): { readonly what: string; readonly situa
   const when = (condition: Condition) => ({ condition });
   return [
     of('usual', {}),
+    of('whole', { sides: 2 }),
     of('no saw', { tools: [] }),
     ...species.types.map(({ id }) => of(`type ${id}`, when({ type: id }))),
     ...species.schools.map(({ id }) => of(`school ${id}`, { school: id })),
@@ -44,6 +49,7 @@ function optionWays(situation: Situation, house: Sheet): Way[] {
     offered(decision, situation).map((option) => ({
       what: `${decision.id}.${option.id}`,
       sheet: withAnswer(house, decision.id, { forms: [formOf(decision, option.id, situation)] }),
+      uncut: option.takesOver?.includes('*') === true,
     })),
   );
 }
@@ -121,7 +127,8 @@ function main(): void {
       for (const lb of sides) {
         for (const way of ways) {
           forecasts += 1;
-          for (const sentence of odditiesOf(forecast(situation, way.sheet, [weight(lb)]), 'lb')) {
+          const cold = new Array(situation.sides).fill(weight(lb));
+          for (const sentence of odditiesOf(forecast(situation, way.sheet, cold), 'lb', way.uncut)) {
             odd.add(`${species.id} of ${lb} lb, ${what}, ${way.what}: ${sentence}`);
           }
         }

@@ -9,25 +9,31 @@ const PACK_OF_WISH = { least: 0.45, most: 1.55 };
 /** What leaves of a carcass as packs, percent of its cold weight, however it is cut. */
 const YIELD_PCT = { least: 35, most: 97 };
 
+/** What goes out as it hung may weigh anything, and loses next to nothing. */
+const UNCUT = { mostLb: Number.POSITIVE_INFINITY, mostPct: 100 };
+
 /**
  * What no practitioner would believe of a forecast, each in a sentence: weight without pieces or packs, pieces or packs
  * of no sensible weight, ranges that leave out what they are of, charges that count something else than what is there,
  * and weight made or lost. Empty when nothing is odd.
+ *
+ * @param uncut - whether the carcass goes out as it hung
  */
-export function odditiesOf(expected: Forecast, unit: WeighingUnit): string[] {
+export function odditiesOf(expected: Forecast, unit: WeighingUnit, uncut = false): string[] {
+  const { mostLb, mostPct } = uncut ? UNCUT : { mostLb: PIECE_LB.most, mostPct: YIELD_PCT.most };
   const accounted = sumWeights([
     ...expected.lines.map((line) => line.packaged),
     ...Object.values(expected.losses),
   ]);
   const yieldPct = expected.yieldBp / 100;
   return [
-    ...expected.lines.flatMap((line) => lineOddities(line, unit).map((odd) => `${line.cut}: ${odd}`)),
+    ...expected.lines.flatMap((line) => lineOddities(line, unit, mostLb).map((odd) => `${line.cut}: ${odd}`)),
     ...(accounted === expected.coldWeight ? [] : [`${accounted} is accounted for of ${expected.coldWeight}`]),
-    ...(yieldPct >= YIELD_PCT.least && yieldPct <= YIELD_PCT.most ? [] : [`a yield of ${yieldPct} %`]),
+    ...(yieldPct >= YIELD_PCT.least && yieldPct <= mostPct ? [] : [`a yield of ${yieldPct} %`]),
   ];
 }
 
-function lineOddities(line: ForecastLine, unit: WeighingUnit): string[] {
+function lineOddities(line: ForecastLine, unit: WeighingUnit, mostLb: number): string[] {
   const { packaged, pieces, packs, low, high, packWeight } = line;
   const show = (w: number) => `${formatWeight(Math.round(w) as Weight, unit)} ${unit}`;
   const odd: string[] = [];
@@ -41,7 +47,7 @@ function lineOddities(line: ForecastLine, unit: WeighingUnit): string[] {
   note(low > packaged || high < packaged, `lies outside its own range`);
   if (pieces !== null && pieces > 0 && packaged > 0) {
     const each = convertUnits(packaged / pieces / 1000, unit, 'lb');
-    note(each < PIECE_LB.least || each > PIECE_LB.most, `${pieces} pieces of ${show(packaged / pieces)}`);
+    note(each < PIECE_LB.least || each > mostLb, `${pieces} pieces of ${show(packaged / pieces)}`);
   }
   // What goes by pieces has no more packs than pieces; a single piece may be sliced into packs by weight.
   note(packWeight === null && pieces !== null && packs > pieces, `${packs} packs of ${pieces} pieces`);

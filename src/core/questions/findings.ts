@@ -13,6 +13,7 @@ import {
   type Situation,
 } from '../sheet/situation';
 import { houseWay } from '../sheet/houseSheet';
+import { takenOver } from '../sheet/takenOver';
 import type { Answer, Sheet } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
 
@@ -71,7 +72,9 @@ export function findingsOf(
 
 function sideFindings({ situation, sheet }: Job, divided: DividedSide): Finding[] {
   const { claims, side } = divided;
+  const taken = takenOver(situation.species, (id) => answerOn(sheet, id, side));
   const perDecision = decisionsAsked(situation).flatMap((decision) => {
+    if (taken.has(decision.id)) return [];
     const answer = answerOn(sheet, decision.id, side);
     return answer
       ? answerFindings(situation, { decision, answer }, divided)

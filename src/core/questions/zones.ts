@@ -1,6 +1,7 @@
 import type { Forecast } from '../forecast/types';
 import type { Decision, Destination, Species } from '../species/types';
 import { optionById } from '../sheet/situation';
+import { takenOver } from '../sheet/takenOver';
 import type { Sheet } from '../sheet/types';
 
 const heaviest = new WeakMap<Species, Map<string, Decision>>();
@@ -48,6 +49,8 @@ export function zoneDestination(
   zone: string,
 ): Destination | undefined {
   const decision = mainDecisionOf(species, zone);
+  const taker = decision && takenOver(species, (id) => sheet.answers[id]).get(decision.id);
+  if (taker) return taker.option.products[0]?.destination;
   const answer = decision && sheet.answers[decision.id];
   if (!decision || !answer) return undefined;
   const lines = expected.lines.filter((line) => line.decision === decision.id);

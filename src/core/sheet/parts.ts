@@ -59,8 +59,10 @@ export function partsOf(cells: Cells, wish: DecisionWish, takes: TakeShare): Zon
       portions[at] = stretch.portion.map((part, cell) => Math.min(part, left[cell]!));
       portions[at].forEach((part, cell) => (left[cell]! -= part));
     } else if (asked[at] === undefined || option.ownSharePct !== undefined) {
-      const scale = (asked[at] ?? 1) / (asked[at] === undefined ? 1 : option.ownSharePct! / 100);
-      portions[at] = fall(form, left, scale);
+      const wanted = asked[at];
+      if (wanted !== undefined && wanted > 1 + NEGLIGIBLE_SHARE) noted(form, wanted);
+      const times = wanted === undefined ? 1 : Math.min(1, wanted) / (option.ownSharePct! / 100);
+      portions[at] = fall(form, left, times);
     }
   });
   const base = left.slice();
@@ -133,13 +135,17 @@ function stretchOf(
   return { portion, to };
 }
 
-/** A form without an amount of its own takes the pieces that it is made of, and leaves the others where they are. */
-function fall({ products }: FormWish, left: Float64Array, scale: number): Float64Array {
+/**
+ * A form without an amount of its own takes the pieces that it is made of, and leaves the others where they are.
+ *
+ * @param times - how much of its own size it is asked for, finite
+ */
+function fall({ products }: FormWish, left: Float64Array, times: number): Float64Array {
   const portion = new Float64Array(left.length);
   const taken = new Float64Array(left.length);
   for (const { cells, share } of products.flatMap((product) => product.claims)) {
     for (const cell of cells) {
-      portion[cell] = Math.min(left[cell]! * scale, left[cell]! / share);
+      portion[cell] = Math.min(left[cell]! * times, left[cell]! / share);
       taken[cell] = Math.min(left[cell]!, taken[cell]! + portion[cell] * share);
     }
   }

@@ -1,6 +1,7 @@
 import { indexOfVertebra, type Cells } from '../atlas/cells';
 import type { Claim, Decision, Option, Product, TrimRule } from '../species/types';
 import { numberParam } from './params';
+import { takenOver } from './takenOver';
 import { decisionsAsked, optionById, type Situation } from './situation';
 import type { Answer, Form, ParamValues, Sheet } from './types';
 
@@ -39,12 +40,12 @@ export function wishesOf(
   { situation, sheet, cells }: { situation: Situation; sheet: Sheet; cells: Cells },
   side: 1 | 2,
 ): DecisionWish[] {
-  return decisionsAsked(situation).map((decision) => ({
-    decision,
-    forms: (answerOn(sheet, decision.id, side)?.forms ?? []).map((form, index) =>
-      formWish(decision, { form, index }, cells),
-    ),
-  }));
+  const answerTo = (decision: string) => answerOn(sheet, decision, side);
+  const taken = takenOver(situation.species, answerTo);
+  return decisionsAsked(situation).map((decision) => {
+    const forms = taken.has(decision.id) ? [] : (answerTo(decision.id)?.forms ?? []);
+    return { decision, forms: forms.map((form, index) => formWish(decision, { form, index }, cells)) };
+  });
 }
 
 /** A form of a sheet never changes, so on one carcass its wish is read once, however often the rest of the sheet is. */

@@ -63,6 +63,11 @@ function decisionProblems(species: Species, decision: Decision): string[] {
     ...(decision.needsAddOn && !addOns.some((each) => each.atom.id === decision.needsAddOn)
       ? [`${decision.id}: no add-on ${decision.needsAddOn}`]
       : []),
+    ...decision.options.flatMap(({ id, takesOver = [] }) =>
+      takesOver
+        .filter((other) => other !== '*' && !species.decisions.some((each) => each.id === other))
+        .map((other) => `${decision.id}.${id}: takes over ${other}, which is not asked`),
+    ),
     ...decision.options.flatMap((option) =>
       option.products.flatMap((product) =>
         productProblems(species, option, product).map((each) => `${decision.id}.${option.id}: ${each}`),

@@ -172,6 +172,7 @@ const option = Joi.object({
   needsBothSides: Joi.boolean(),
   needsTool: id,
   aloneOnly: Joi.boolean(),
+  takesOver: Joi.array().items(id, Joi.valid('*')).min(1),
   ownSharePct: Joi.number().greater(0).max(100),
   fromHind: Joi.object({ inches: Joi.number().greater(0).max(60).required() }),
 });

@@ -189,6 +189,11 @@ export type Option = {
   readonly needsTool?: string;
   /** May only stand alone, not beside other forms of the same zone. */
   readonly aloneOnly?: boolean;
+  /**
+   * Decisions that are not asked beside it, since it has their pieces: a whole shoulder has the picnic. `*` stands for
+   * every other one.
+   */
+  readonly takesOver?: readonly string[];
   /** A part of the zone by itself, such as half a ham: what its claims are of it when nothing else is said. */
   readonly ownSharePct?: number;
   /** Lies at the hind end of the zone, so many inches at the reference side when nothing else is said. */

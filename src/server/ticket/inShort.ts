@@ -2,6 +2,7 @@ import { zoneDestination } from '@/core/questions/zones';
 import type { ShareFile } from '@/core/order/shareFile';
 import { planOf, sheetInForce } from '@/core/order/standing';
 import { decisionsAsked } from '@/core/sheet/situation';
+import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
 import type { Destination, SideMap } from '@/core/species/types';
 
@@ -33,16 +34,18 @@ export function sheetInShort(file: ShareFile, open: number): SheetInShort {
   const { species, unit } = situation;
   const sheet = sheetInForce(file);
   const { expected } = planOf(file);
+  const taken = takenOver(species, (id) => sheet.answers[id]);
   return {
     version: file.sheet?.version ?? 0,
     approved: file.sheet?.approved ?? false,
     open,
     answers: decisionsAsked(situation).map((decision) => {
       const [answer, right] = [sheet.answers[decision.id], sheet.secondSide[decision.id]];
+      const taker = taken.get(decision.id);
       return {
         zone: decision.zone,
         title: decision.title,
-        words: answer ? answerSummary(decision, answer, unit) : '',
+        words: taker ? takenWords(taker) : answer ? answerSummary(decision, answer, unit) : '',
         right: right ? answerSummary(decision, right, unit) : '',
       };
     }),

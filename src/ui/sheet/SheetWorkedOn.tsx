@@ -2,6 +2,7 @@
 
 import { useSearchParams } from 'next/navigation';
 import { memo, useCallback, useState } from 'react';
+import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
 import { mainDecisionOf, zoneDestination } from '@/core/questions/zones';
@@ -116,6 +117,8 @@ const SteadyHeader = memo(SheetHeader);
 
 /** A decision in one line: what is said of it, and what of it will be in the boxes. */
 function wordsOf({ sheet, now, situation }: SheetState, decision: Decision): string {
+  const taker = takenOver(situation.species, (id) => sheet.answers[id]).get(decision.id);
+  if (taker) return `${decision.title}: ${takenWords(taker)}`;
   const answer = sheet.answers[decision.id];
   if (!answer) return `${decision.title}: not answered`;
   const lines = now.forecast.lines.filter((line) => line.decision === decision.id);

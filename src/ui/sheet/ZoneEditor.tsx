@@ -4,7 +4,9 @@ import { Segmented } from 'antd';
 import { memo, useState } from 'react';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
 import { optionById, whyNotOffered } from '@/core/sheet/situation';
+import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import type { Answer, Sheet } from '@/core/sheet/types';
+import { answerOn } from '@/core/sheet/wishes';
 import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { useKey } from '../kit/keys/useKey';
@@ -42,6 +44,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
     const option = offered[Number(event.key) - 1];
     if (option) choose(option.id);
   });
+  const taker = takenOver(situation.species, (id) => answerOn(sheet, id, side)).get(decision.id);
   const box = useScrolledIntoView(decision.id);
   return (
     <div className={styles.open} ref={box}>
@@ -65,6 +68,11 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
           />
         )}
       </div>
+      {taker && (
+        <p className={styles.remark} role="status">
+          It goes {takenWords(taker)}. To cut it here, answer {taker.decision.title.toLowerCase()} otherwise.
+        </p>
+      )}
       {clash && <ClashChoice state={settled} clash={clash} locked={locked} />}
       <OptionCards
         decision={decision}

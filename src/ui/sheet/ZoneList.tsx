@@ -4,6 +4,7 @@ import { memo, useMemo } from 'react';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
+import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import type { Decision } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { EXTRAS_ROW, FAT_BESIDE, GRIND_ROW } from './rows';
@@ -73,9 +74,11 @@ function rowOf({ sheet, situation, findings, now }: SheetState, decision: Decisi
   const trouble = findings.find((finding) => finding.decision === decision.id && finding.blocks);
   const lines = now.forecast.lines.filter((line) => line.decision === decision.id);
   const packed = sumWeights(lines.map((line) => line.packaged));
-  const said = answer
+  const taker = takenOver(situation.species, (id) => sheet.answers[id]).get(decision.id);
+  const asked = answer
     ? `${answerSummary(decision, answer, unit)}${right ? `; right side ${answerSummary(decision, right, unit)}` : ''}`
     : 'not answered';
+  const said = taker ? takenWords(taker) : asked;
   return {
     title: decision.title,
     words: trouble && trouble.kind !== 'unanswered' ? trouble.sentence : said,
