@@ -1,5 +1,5 @@
 import { workOut, type WorkedShare } from '@/core/order/forecastDocument';
-import { promisedTwice } from '@/core/shares/scarce';
+import { offalAskedTwice, promisedTwice } from '@/core/shares/scarce';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import { EXIT, openOrder, printJson, type Command } from '../console';
 
@@ -27,10 +27,15 @@ export const check: Command = {
       })),
     );
     const shares = worked.map(({ share, forecast }) => ({ owner: share.owner.name, lines: forecast.lines }));
-    const twice = promisedTwice(
-      speciesIn(read.shop.catalogue, read.order.animal.species),
-      firstOfEachPart(worked, shares),
-    );
+    const species = speciesIn(read.shop.catalogue, read.order.animal.species);
+    const atTheKill = worked.map(({ share }) => ({
+      owner: share.owner.name,
+      offal: share.sheet?.offal ?? [],
+    }));
+    const twice = [
+      ...promisedTwice(species, firstOfEachPart(worked, shares)),
+      ...offalAskedTwice(species, atTheKill),
+    ];
     if (asked.json) printJson(found, at);
     else {
       for (const each of found) {

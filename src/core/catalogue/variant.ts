@@ -4,6 +4,7 @@ import {
   TISSUES,
   type Break,
   type CarcassType,
+  type Circumstance,
   type Decision,
   type GrindRules,
   type Product,
@@ -59,6 +60,8 @@ const NAMES_FOR_THE_PROGRAM = new Set([
   'house',
   'zone',
   'breaks',
+  'if',
+  'takesOver',
 ]);
 
 /**
@@ -80,7 +83,7 @@ export function variantOf(base: Species, variant: Variant): Species {
       ...facts.shifts,
       fatness: { ...base.shifts.fatness, ...facts.shifts?.fatness },
     },
-    grind: { ...base.grind, ...variant.grind },
+    grind: grindOf(base.grind, variant),
     decisions: base.decisions.map((decision) => decisionOf(decision, variant)),
     breaks: base.breaks.map((each) => breakOf(each, variant)),
     schools: base.schools.map((school) => ({ ...school, house: houseWithout(school.house, variant) })),
@@ -107,11 +110,27 @@ export function variantOf(base: Species, variant: Variant): Species {
   };
 }
 
-function decisionOf(decision: Decision, { drop = [], house, trim = {} }: Variant): Decision {
+function decisionOf(decision: Decision, { drop = [], house, trim = {}, facts }: Variant): Decision {
   const options = decision.options
     .filter((option) => !drop.includes(`${decision.id}.${option.id}`))
     .map((option) => ({ ...option, products: option.products.map((product) => trimmed(product, trim)) }));
-  return { ...decision, options, house: house?.[decision.id] ?? decision.house };
+  const own = house?.[decision.id] ?? decision.house;
+  const { when, ...always } = own;
+  const kept = when?.filter((each) => isOfTypes(each.if, facts.types));
+  return { ...decision, options, house: kept?.length ? { ...always, when: kept } : always };
+}
+
+/** Whether a circumstance speaks of types that the variant has; all of them where it keeps the other's. */
+function isOfTypes({ types = [] }: Circumstance, known: Species['types'] | undefined): boolean {
+  return known === undefined || types.every((id) => known.some((type) => type.id === id));
+}
+
+/** The other's rules of grinding with what the variant says, and without what is said of types it has not. */
+function grindOf(base: GrindRules, { grind, facts }: Variant): GrindRules {
+  const made = { ...base, ...grind };
+  const { when, ...always } = made.fatPct;
+  const kept = when?.filter((each) => isOfTypes(each.if, facts.types));
+  return { ...made, fatPct: kept?.length ? { ...always, when: kept } : always };
 }
 
 /** The product with every trim rule that takes something off taking so much more. */

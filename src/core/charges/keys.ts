@@ -4,6 +4,9 @@ import { WRAPS } from '../sheet/types';
 /** What each form of grind is charged for besides grinding. */
 export const FORM_CHARGES = { bulk: [], patties: ['patties'], links: ['linking'] } as const;
 
+/** What fat picked from the trim by hand is charged for. */
+export const PICKING_CHARGE = 'lean-picking';
+
 /** Every key that a cut, a cure, a grind or a wrap can raise a charge by. */
 export function chargeKeys({ species }: Catalogue): ReadonlySet<string> {
   const ofSpecies = species.flatMap(({ decisions, cures, poolKeeps }) => [
@@ -15,6 +18,6 @@ export function chargeKeys({ species }: Catalogue): ReadonlySet<string> {
     ...Object.values(cures).flatMap((cure) => cure.charges),
     ...poolKeeps.flatMap((keep) => keep.charges),
   ]);
-  const ofGrind = ['grinding', 'seasoning', ...Object.values(FORM_CHARGES).flat()];
+  const ofGrind = ['grinding', 'seasoning', PICKING_CHARGE, ...Object.values(FORM_CHARGES).flat()];
   return new Set([...ofSpecies, ...ofGrind, ...WRAPS]);
 }

@@ -1,6 +1,14 @@
-import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '../quantity/weight';
-import { FORM_CHARGES } from '../charges/keys';
+import {
+  convertUnits,
+  inUnits,
+  sumWeights,
+  weight,
+  type Weight,
+  type WeighingUnit,
+} from '../quantity/weight';
+import { FORM_CHARGES, PICKING_CHARGE } from '../charges/keys';
 import { cutItem, grindItem, keptItem } from '../species/items';
+import { grindSize } from '../sheet/grindSizes';
 import type { GrindLine } from '../sheet/types';
 import { P90_DEVIATIONS } from './spread';
 import type { PoolKeep, Species } from '../species/types';
@@ -79,9 +87,12 @@ export function grindLine(
     packaged,
     sdShare,
     unit,
-  }: { index: number; packaged: Weight; sdShare: number; unit: WeighingUnit },
+    picked,
+  }: { index: number; packaged: Weight; sdShare: number; unit: WeighingUnit; picked: boolean },
 ): ForecastLine {
   const recipe = species.recipes.find((each) => each.id === line.recipe) ?? species.recipes[0]!;
+  const perLb = grindSize(line.form, line.size)?.perLb;
+  const lb = convertUnits(inUnits(packaged), unit, 'lb');
   return {
     key: `grind.${index}`,
     kind: 'grind',
@@ -100,7 +111,7 @@ export function grindLine(
     high: high(packaged, sdShare),
     relativeSd: sdShare,
     evidence: 0,
-    pieces: null,
+    pieces: perLb === undefined ? null : Math.round(lb * perLb),
     names: [],
     packs: packsByWeight(packaged, line.packWeight, unit),
     sides: 1,
@@ -108,7 +119,12 @@ export function grindLine(
     packWeight: line.packWeight,
     thicknessIn: null,
     cure: null,
-    charges: ['grinding', ...(recipe.seasoned ? ['seasoning'] : []), ...FORM_CHARGES[line.form]],
+    charges: [
+      'grinding',
+      ...(recipe.seasoned ? ['seasoning'] : []),
+      ...(picked ? [PICKING_CHARGE] : []),
+      ...FORM_CHARGES[line.form],
+    ],
     labelWords: [
       `Ingredients: ${recipe.ingredients}`,
       ...(recipe.allergens.length > 0 ? [`Contains: ${recipe.allergens.join(', ')}.`] : []),

@@ -63,14 +63,19 @@ export function forecastOf(job: Job, divided: readonly DividedSide[]): Forecast 
 }
 
 /** The grind of a share's trim, counted by what this carcass' lean holds. */
-export function grindOf({ species, condition }: Situation, sheet: Sheet, trim: Trim): GrindResult {
+export function grindOf(situation: Situation, sheet: Sheet, trim: Trim): GrindResult {
+  const { grind, cutting } = situation.species;
+  const by = { rules: grind, lipid: lipidOf(situation), packShrinkShare: cutting.packShrinkShare };
+  return grindTrim(trim, sheet.grind, by);
+}
+
+/** What the lean and the fat of this carcass hold. */
+export function lipidOf({ species, condition }: Situation): Situation['species']['grind']['lipid'] {
   const type = condition && typeOf(species, condition);
-  const lipid = {
+  return {
     ...species.grind.lipid,
     ...(type?.lipidLean === undefined ? {} : { lean: type.lipidLean }),
   };
-  const { packShrinkShare } = species.cutting;
-  return grindTrim(trim, sheet.grind, { rules: species.grind, lipid, packShrinkShare });
 }
 
 /** Rounds once and writes the result down. */
@@ -104,7 +109,13 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
       }),
     ),
     ...grind.parts.map((part, i) =>
-      grindLine(species, part.line, { index: i, packaged: rounded.grind[i]!, sdShare: grindShare, unit }),
+      grindLine(species, part.line, {
+        index: i,
+        packaged: rounded.grind[i]!,
+        sdShare: grindShare,
+        unit,
+        picked: grind.leanPicked > 0,
+      }),
     ),
     ...kept.map((pool, i) => keptLine(pool.keep, unit, { packaged: rounded.kept[i]!, sdShare: keptShare })),
   ].filter((line) => line.gross > 0);
@@ -142,12 +153,13 @@ function sumOf(numbers: readonly number[]): number {
   return numbers.reduce((sum, each) => sum + each, 0);
 }
 
-/** Fat that no grind takes: what is loose beyond the wish, and the hard fat. */
-function surplusFat(pools: Pools, { fatUsed }: GrindResult): number {
-  return Math.max(0, pools.looseFat + pools.attachedFat - fatUsed) + pools.hardFat;
+/** Fat that no grind takes: what is loose beyond the wish, the hard fat, and what is picked with its lean. */
+function surplusFat(pools: Pools, { fatUsed, leanPicked }: GrindResult): number {
+  return Math.max(0, pools.looseFat + pools.attachedFat - fatUsed) + pools.hardFat + leanPicked;
 }
 
 function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLine[]): Forecast['pool'] {
+  const lean = pools.lean - grind.leanPicked;
   return {
     lean: Math.round(pools.lean) as Weight,
     fat: Math.round(pools.looseFat + pools.attachedFat) as Weight,
@@ -155,7 +167,9 @@ function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLin
     grind: sumWeights(lines.filter((line) => line.kind === 'grind').map((line) => line.packaged)),
     fatPct: grind.fatPct,
     floorPct: grind.floorPct,
-    separablePct: pools.lean > 0 ? (100 * grind.fatUsed) / (pools.lean + grind.fatUsed) : 0,
+    separablePct: lean > 0 ? (100 * grind.fatUsed) / (lean + grind.fatUsed) : 0,
+    leanPicked: Math.round(grind.leanPicked) as Weight,
+    attachedFat: Math.round(pools.attachedFat) as Weight,
   };
 }
 

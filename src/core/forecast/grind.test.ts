@@ -108,4 +108,29 @@ describe('the grind', () => {
       ),
     );
   });
+
+  it('is picked as lean as asked, as far as a hand goes, for a price in pounds', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 40_000, noNaN: true }),
+        fc.double({ min: 0, max: 20_000, noNaN: true }),
+        fc.integer({ min: 15, max: 35 }),
+        (lean, attachedFat, fatPct) => {
+          const asked = order(fatPct, line());
+          const plain = grindTrim({ lean, looseFat: 0, attachedFat }, asked, { rules });
+          const picked = grindTrim({ lean, looseFat: 0, attachedFat }, { ...asked, picked: true }, { rules });
+          const made = picked.parts.reduce((sum, part) => sum + part.packaged, 0);
+          expect(made + picked.loss + picked.leanPicked).toBeCloseTo(lean + picked.fatUsed, 6);
+          const points = plain.fatPct - picked.fatPct;
+          expect(points).toBeGreaterThanOrEqual(-1e-9);
+          expect(points).toBeLessThanOrEqual(rules.picking.mostPoints + 1e-9);
+          if (plain.fatPct <= fatPct) return expect(picked).toEqual(plain);
+          if (points < rules.picking.mostPoints - 1e-9) expect(picked.fatPct).toBeCloseTo(fatPct, 6);
+          const left = lean - picked.leanPicked + picked.fatUsed;
+          const price = (rules.picking.lossPctPerPoint / 100) * points;
+          expect(left / (lean + attachedFat)).toBeLessThanOrEqual(1 - price + 1e-9);
+        },
+      ),
+    );
+  });
 });

@@ -15,6 +15,8 @@ export type Trim = {
 
 export type GrindResult = {
   readonly fatUsed: number;
+  /** Lean that is lost with the fat that is picked from the trim by hand. */
+  readonly leanPicked: number;
   /** Fat of the grind, counted as the species counts it. */
   readonly fatPct: number;
   /** The leanest this trim can come out, counted the same way. */
@@ -82,21 +84,57 @@ export function grindTrim(
 ): GrindResult {
   const count = { fatBasis: rules.fatBasis, lipid };
   const { lean, looseFat, attachedFat } = trim;
-  const needed = fatNeeded(lean, Math.min(99, separablePct(order.fatPct, count)));
-  const fatUsed = attachedFat + Math.min(looseFat, Math.max(0, needed - attachedFat));
-  const mixed = lean + fatUsed;
-  const ground = mixed * (1 - rules.grinderLossShare);
-  const { parts, left } = fillLines(ground, order.lines, { rules, packShrinkShare });
+  const picked = order.picked ? pickedTrim({ lean, attachedFat }, order.fatPct, { count, rules }) : undefined;
+  const ground = picked ?? { lean, attachedFat };
+  const needed = fatNeeded(ground.lean, Math.min(99, separablePct(order.fatPct, count)));
+  const fatUsed = ground.attachedFat + Math.min(looseFat, Math.max(0, needed - ground.attachedFat));
+  const mixed = ground.lean + fatUsed;
+  const milled = mixed * (1 - rules.grinderLossShare);
+  const { parts, left } = fillLines(milled, order.lines, { rules, packShrinkShare });
   if (left > 0 && parts.length > 0) parts[parts.length - 1] = addTo(parts[parts.length - 1]!, left);
   const full = parts.reduce((sum, part) => sum + part.packaged, 0);
   return {
     fatUsed,
-    fatPct: fatPctOf(lean, fatUsed, count),
+    leanPicked: lean - ground.lean,
+    fatPct: fatPctOf(ground.lean, fatUsed, count),
     floorPct: fatPctOf(lean, attachedFat, count),
     parts: parts.map((part) => ({ ...part, packaged: part.packaged * (1 - packShrinkShare) })),
     loss: mixed - full,
     airLoss: full * packShrinkShare,
   };
+}
+
+type Attached = Pick<Trim, 'lean' | 'attachedFat'>;
+
+/**
+ * Trim with fat picked from it by hand until it is as lean as asked, as far as a hand goes: for every point of fat some
+ * of the trim is lost, lean with the fat (`picking` of the rules). Undefined when it is lean enough.
+ *
+ * @param askedPct - fat of the grind, percent, as the species counts it
+ */
+export function pickedTrim(
+  { lean, attachedFat }: Attached,
+  askedPct: number,
+  { count, rules: { picking } }: { count: FatCount; rules: Pick<GrindRules, 'picking'> },
+): Attached | undefined {
+  const whole = lean + attachedFat;
+  const points = Math.min(picking.mostPoints, fatPctOf(lean, attachedFat, count) - askedPct);
+  if (whole <= 0 || points <= 0) return undefined;
+  const left = whole * (1 - (picking.lossPctPerPoint * points) / 100);
+  const fatShare = separablePct(fatPctOf(lean, attachedFat, count) - points, count) / 100;
+  const leanLeft = Math.min(lean, left * (1 - fatShare));
+  return { lean: leanLeft, attachedFat: Math.min(attachedFat, (leanLeft * fatShare) / (1 - fatShare)) };
+}
+
+/** Pounds of grind, or any unit, that picking the trim as lean as asked would take away; 0 when it is lean enough. */
+export function pickingLoss(
+  trim: Attached,
+  askedPct: number,
+  by: Required<Pick<GrindBy, 'rules' | 'lipid'>>,
+): number {
+  const count = { fatBasis: by.rules.fatBasis, lipid: by.lipid };
+  const picked = pickedTrim(trim, askedPct, { count, rules: by.rules });
+  return picked ? trim.lean + trim.attachedFat - picked.lean - picked.attachedFat : 0;
 }
 
 function addTo(part: GrindPart, more: number): GrindPart {

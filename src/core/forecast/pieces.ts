@@ -221,20 +221,26 @@ function middlesOf(context: PieceContext, holding: Holding, run: HeldRun): numbe
 /** What is left over makes an odd pack from this weight on, pounds; less is spread over the other packs. */
 export const LEAST_ODD_PACK_LB = 0.5;
 
+/** A pack that takes what is left over may weigh this much of what was asked, and no more. */
+export const LARGEST_PACK = 1.25;
+
 /**
  * Packs of a weight each: what is left over is a pack of its own from half a pound on, or from half a pack where packs
- * are small; else it is spread over the others.
+ * are small; else it is spread over the others, as long as none of them grows by more than a quarter.
  *
  * @param packaged - thousandths of the unit
  * @param packWeight - thousandths, above 0
  * @example packsByWeight(9560, 1000, 'lb') // => 10
  * @example packsByWeight(9440, 1000, 'lb') // => 9
+ * @example packsByWeight(1440, 1000, 'lb') // => 2
  */
 export function packsByWeight(packaged: number, packWeight: number, unit: WeighingUnit): number {
   if (packaged <= 0) return 0;
   const full = Math.floor(packaged / packWeight + ROUNDING_DUST);
   const leastOdd = Math.min(weight(convertUnits(LEAST_ODD_PACK_LB, 'lb', unit)), packWeight / 2);
-  return Math.max(1, packaged - full * packWeight >= leastOdd ? full + 1 : full);
+  if (full === 0) return 1;
+  const isOdd = packaged - full * packWeight >= leastOdd || packaged > full * packWeight * LARGEST_PACK;
+  return isOdd ? full + 1 : full;
 }
 
 /**

@@ -85,6 +85,10 @@ export type GrindPool = {
   readonly floorPct: number;
   /** Separable fat of the grind, percent. */
   readonly separablePct: number;
+  /** Lean lost with the fat that is picked from the trim by hand. */
+  readonly leanPicked: Weight;
+  /** Fat that hangs on the trim and cannot be culled but by hand. */
+  readonly attachedFat: Weight;
 };
 
 /** What a share is expected to become. `sum(lines.packaged) + sum(losses) = coldWeight`, to the thousandth. */

@@ -26,6 +26,8 @@ export type FormDocument = {
   readonly option: string;
   readonly amount?: AmountDocument;
   readonly params?: Readonly<Record<string, number | boolean | string>>;
+  /** Another option that the cutter may take when the piece does not look right for this one. */
+  readonly otherwise?: string;
 };
 
 export type SheetDocument = {
@@ -41,8 +43,12 @@ export type SheetDocument = {
       readonly form: GrindForm;
       readonly amount?: 'rest' | { readonly weight: number };
       readonly packWeight?: number;
+      readonly size?: string;
     }[];
+    readonly picked?: boolean;
   };
+  /** Offal that is asked for at the kill floor. */
+  readonly offal?: readonly string[];
   readonly wrap?: Wrap;
   readonly instructions?: string;
 };
@@ -108,6 +114,7 @@ export function readSheet(document: SheetDocument, situation: Situation, from: W
     answers: { ...base.answers, ...read('answers') },
     secondSide: read('secondSide'),
     keeps: { ...base.keeps, ...document.keeps },
+    ...(document.offal ? { offal: document.offal } : {}),
     grind: readGrind(document.grind, base.grind, { situation, from }),
     wrap: document.wrap ?? base.wrap,
     instructions: document.instructions ?? '',
@@ -151,7 +158,8 @@ function readAnswer(id: string, forms: readonly FormDocument[], reading: Reading
 
 function readForm(form: FormDocument, option: Option | undefined, reading: Reading): Form {
   const amount = readAmount(form.amount ?? 'rest', reading);
-  if (!option) return { option: form.option, amount, params: {} };
+  const otherwise = form.otherwise === undefined ? {} : { otherwise: form.otherwise };
+  if (!option) return { option: form.option, amount, params: {}, ...otherwise };
   const said = Object.entries(form.params ?? {}).map(([id, value]): [string, ParamValues[string]] => {
     const spec = option.params?.find((each) => each.id === id);
     if (spec?.kind === 'weight' && typeof value === 'number') {
@@ -164,7 +172,7 @@ function readForm(form: FormDocument, option: Option | undefined, reading: Readi
     return [id, spec.defaultIn];
   });
   const params = { ...defaultParams(option, reading.situation.unit), ...Object.fromEntries(said) };
-  return { option: form.option, amount, params };
+  return { option: form.option, amount, params, ...otherwise };
 }
 
 function readAmount(amount: AmountDocument, { situation, from }: Units): Amount {
@@ -191,6 +199,8 @@ function readGrind(grind: SheetDocument['grind'], house: GrindOrder, { situation
             ? { kind: 'rest' }
             : { kind: 'weight', weight: inShop(line.amount.weight) },
         packWeight: line.packWeight === undefined ? usual : inShop(line.packWeight),
+        ...(line.size === undefined ? {} : { size: line.size }),
       })) ?? house.lines,
+    ...(grind?.picked === undefined ? {} : { picked: grind.picked }),
   };
 }

@@ -35,6 +35,7 @@ const formSchema = Joi.object({
     Joi.object({ inches: Joi.number().greater(0).max(120).required() }),
   ),
   params: Joi.object().pattern(words(40), Joi.alternatives().try(Joi.number(), Joi.boolean(), words(40))),
+  otherwise: words(60),
 });
 
 const answersSchema = Joi.object().pattern(words(60), Joi.array().min(1).max(6).items(formSchema));
@@ -55,9 +56,12 @@ const sheetDocumentSchema = Joi.object({
           form: Joi.valid(...GRIND_FORMS).required(),
           amount: Joi.alternatives().try(Joi.valid('rest'), Joi.object({ weight: positive.required() })),
           packWeight: positive,
+          size: words(40),
         }),
       ),
+    picked: Joi.boolean(),
   }),
+  offal: Joi.array().max(20).items(words(40)).unique(),
   wrap: Joi.valid(...WRAPS),
   instructions: Joi.string().allow('').max(500),
 });

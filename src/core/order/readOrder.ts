@@ -1,3 +1,4 @@
+import { monthOf } from '../time/shopTime';
 import { cellsOf } from '../atlas/cells';
 import { carcassProblems } from '../carcass/carcassProblems';
 import { sideToCut, type SideToCut } from '../hang/sideToCut';
@@ -42,8 +43,19 @@ export function situationOf(shop: ReadingShop, order: OrderDocument, part: Share
     ...(quarterOfPart(part) === 'side' ? {} : { part: quarterOfPart(part) }),
     addOns: order.animal.addOns ?? [],
     tools: shop.tools,
+    known: knownOf(order, part),
     ...carcass,
     condition: { daysHung: species.hang.targetDays, ...carcass?.condition },
+  };
+}
+
+/** The month of the kill, and the mean weight of the part's sides where the file weighs them. */
+function knownOf({ animal, weights, unit }: OrderDocument, part: ShareDocument['part']): Situation['known'] {
+  const weighed = sidesOfPart(part).flatMap((side) => weights?.[side]?.cold ?? weights?.[side]?.hot ?? []);
+  const mean = weighed.reduce((sum, each) => sum + each, 0) / weighed.length;
+  return {
+    month: monthOf(animal.killDate),
+    ...(weighed.length > 0 ? { sideLb: convertUnits(mean, unit, 'lb') } : {}),
   };
 }
 

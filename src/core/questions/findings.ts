@@ -1,4 +1,6 @@
 import type { Cells } from '../atlas/cells';
+import { lipidOf } from '../forecast/forecast';
+import { pickingLoss } from '../forecast/grind';
 import { divideSides, type DividedSide } from '../forecast/onTheBlock';
 import type { Forecast } from '../forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
@@ -78,7 +80,9 @@ function sideFindings({ situation, sheet }: Job, divided: DividedSide): Finding[
     const answer = answerOn(sheet, decision.id, side);
     return answer
       ? answerFindings(situation, { decision, answer }, divided)
-      : [unanswered(situation, decision, side)];
+      : decision.optional
+        ? []
+        : [unanswered(situation, decision, side)];
   });
   const clashes = claims.clashes.map((clash) => ({
     kind: 'clash' as const,
@@ -260,9 +264,13 @@ function fatFindings(
   if (lean === 0 || fatPct - asked <= FAT_WORTH_SAYING) return [];
   const fattest = zonesByFat(situation, divided).slice(0, 2);
   const keep = fattest.length > 0 ? `, most of it the ${fattest.join(' and the ')}: keep that as cuts` : '';
-  const sentence =
-    `The grind comes out at ${fatPct.toFixed(0)} % fat, not ${asked} %. ` +
-    `The fat hangs on the trim${keep}, have fat picked from it, or blend in something leaner.`;
+  const { grind: rules } = situation.species;
+  const trim = { lean: expected.pool.lean, attachedFat: expected.pool.attachedFat };
+  const lost = pickingLoss(trim, asked, { rules, lipid: lipidOf(situation) });
+  const show = `${formatWeight(Math.round(lost) as Weight, 1)} ${situation.unit}`;
+  const pick = sheet.grind.picked ? 'Picked by hand it goes no further' : `The fat hangs on the trim`;
+  const out = sheet.grind.picked ? '' : `, have it picked by hand, which takes about ${show} away`;
+  const sentence = `The grind comes out at ${fatPct.toFixed(0)} % fat, not ${asked} %. ${pick}${keep}${out}, or blend in something leaner.`;
   return [{ kind: 'fat-over', decision: 'grind', side: 1, sentence, blocks: false }];
 }
 

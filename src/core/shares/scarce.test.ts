@@ -3,7 +3,7 @@ import { weight } from '../quantity/weight';
 import { houseSheet, withAnswer } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
 import { speciesById } from '../tests/catalogue';
-import { promisedTwice, scarceCuts } from './scarce';
+import { offalAskedTwice, promisedTwice, scarceCuts } from './scarce';
 
 const beef = speciesById('beef');
 const half: Situation = { species: beef, unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
@@ -50,5 +50,16 @@ describe('scarce cuts', () => {
     ['lamb', 'Tail', 1],
   ])('%s: %s %d to an animal', (species, cut, perAnimal) => {
     expect(scarceCuts(speciesById(species))).toContainEqual({ cut, perAnimal });
+  });
+});
+
+describe('offal asked for at the kill floor', () => {
+  it('is pointed out when more ask for it than there is', () => {
+    const shares = ['A', 'B', 'C'].map((owner) => ({ owner, offal: ['liver', 'cheeks'] }));
+    expect(offalAskedTwice(beef, shares).map(({ sentence }) => sentence)).toEqual([
+      'Liver: one to an animal, and A, B and C ask for it at the kill floor.',
+      'Cheek meat: 2 to an animal, and A, B and C ask for it at the kill floor.',
+    ]);
+    expect(offalAskedTwice(beef, shares.slice(0, 1))).toEqual([]);
   });
 });

@@ -32,6 +32,26 @@ export function promisedTwice(species: Species, shares: readonly ExpectedShare[]
   });
 }
 
+/** What a household asks for at the kill floor. */
+export type AskedOffal = { readonly owner: string; readonly offal: readonly string[] };
+
+/** Offal that more households of one animal ask for than the animal has. */
+export function offalAskedTwice({ offal }: Species, shares: readonly AskedOffal[]): PromisedTwice[] {
+  return offal.flatMap(({ id, label, perAnimal }) => {
+    const owners = shares.filter((share) => share.offal.includes(id)).map((share) => share.owner);
+    if (owners.length <= perAnimal) return [];
+    const names = `${owners.slice(0, -1).join(', ')} and ${owners.at(-1)}`;
+    const count = perAnimal === 1 ? 'one' : String(perAnimal);
+    return [
+      {
+        cut: label,
+        owners,
+        sentence: `${label}: ${count} to an animal, and ${names} ask for it at the kill floor.`,
+      },
+    ];
+  });
+}
+
 /** Cuts that hold a piece an animal has only one of. */
 function cutsOfOne({ decisions, onePerCarcass }: Species): string[] {
   const cuts = decisions.flatMap((decision) =>

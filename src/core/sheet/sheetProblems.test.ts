@@ -35,6 +35,18 @@ describe('a sheet that the species does not know or allow', () => {
     expect(problem!.message).toContain('Offered: roast, roast-boneless, steaks');
   });
 
+  it('names a second choice that is none, a size that is none, and offal of another animal', () => {
+    const lines = house.grind.lines.map((line) => ({ ...line, size: 'third' }));
+    const wrong: Sheet = {
+      ...butt({ ...steaks, otherwise: 'steaks' }),
+      grind: { ...house.grind, lines },
+      offal: ['liver', 'gizzard'],
+    };
+    expect(sheetSchema.validate(wrong).error).toBeUndefined();
+    expect(fields(wrong)).toEqual(['answers.butt.forms[0].otherwise', 'offal[1]', 'grind.lines[0].size']);
+    expect(fields(butt({ ...steaks, otherwise: 'grind' }))).toEqual([]);
+  });
+
   it.each<[string, Form, string]>([
     [
       'a thickness nobody saws',

@@ -1,6 +1,7 @@
 import type { FieldProblem } from '../quantity/result';
 import { convertUnits, formatWeight, weight } from '../quantity/weight';
 import { GRIND_FORMS } from '../species/types';
+import { GRIND_SIZES } from './grindSizes';
 import { paramProblem } from './params';
 import { decisionsAsked, type Situation } from './situation';
 import type { Amount, Form, Sheet } from './types';
@@ -30,6 +31,7 @@ export function sheetProblems(situation: Situation, sheet: Sheet): FieldProblem[
     ...speciesProblem(situation, sheet),
     ...answerProblems,
     ...keepsProblems(situation, sheet),
+    ...offalProblems(situation, sheet),
     ...grindProblems(situation, sheet),
   ];
 }
@@ -55,6 +57,20 @@ function keepsProblems({ species }: Situation, { keeps }: Sheet): FieldProblem[]
     }));
 }
 
+function offalProblems({ species }: Situation, { offal = [] }: Sheet): FieldProblem[] {
+  const known = species.offal.map((each) => each.id);
+  return offal.flatMap((id, at) =>
+    known.includes(id)
+      ? []
+      : [
+          {
+            field: `offal[${at}]`,
+            message: `"${id}" is no offal of a ${species.name}. Known: ${known.join(', ')}.`,
+          },
+        ],
+  );
+}
+
 function formProblems(
   situation: Situation,
   decision: Situation['species']['decisions'][number],
@@ -77,6 +93,15 @@ function formProblems(
   const specs = new Set((option.params ?? []).map((spec) => spec.id));
   for (const id of Object.keys(form.params).filter((each) => !specs.has(each))) {
     problems.push({ field: `${field}.params.${id}`, message: `${option.label} has no "${id}".` });
+  }
+  const { otherwise } = form;
+  if (
+    otherwise !== undefined &&
+    (otherwise === form.option || !decision.options.some(({ id }) => id === otherwise))
+  ) {
+    const others = decision.options.map(({ id }) => id).filter((id) => id !== form.option);
+    const message = `"${otherwise}" is no other answer of ${decision.title}: ${others.join(', ')}.`;
+    problems.push({ field: `${field}.otherwise`, message });
   }
   const amount = amountProblem(form.amount);
   if (amount) problems.push({ field: `${field}.amount`, message: amount });
@@ -119,6 +144,11 @@ function grindProblems({ species, unit }: Situation, { grind }: Sheet): FieldPro
     if (!recipe) problems.push({ field: `${field}.recipe`, message: `"${line.recipe}" is not made here.` });
     else if (!recipe.forms.includes(line.form) || !GRIND_FORMS.includes(line.form)) {
       problems.push({ field: `${field}.form`, message: `${recipe.name} is not made as ${line.form}.` });
+    }
+    const sizes = GRIND_SIZES[line.form] ?? [];
+    if (line.size !== undefined && !sizes.some(({ id }) => id === line.size)) {
+      const message = `"${line.size}" is no size of ${line.form}: ${sizes.map(({ id }) => id).join(', ')}.`;
+      problems.push({ field: `${field}.size`, message });
     }
     if (line.packWeight < least! || line.packWeight > most!) {
       const message = `A pack of grind: ${formatWeight(least!, unit)} to ${formatWeight(most!, unit)} ${unit}.`;

@@ -36,6 +36,7 @@ const answersSchema = Joi.object().pattern(
               Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40)),
             )
             .required(),
+          otherwise: Joi.string().max(60),
         }),
       )
       .required(),
@@ -48,6 +49,7 @@ export const sheetSchema = Joi.object({
   answers: answersSchema.required(),
   secondSide: answersSchema.required(),
   keeps: Joi.object().pattern(Joi.string().max(40), Joi.boolean()).required(),
+  offal: Joi.array().max(20).unique().items(Joi.string().max(40)),
   grind: Joi.object({
     fatPct: Joi.number().min(0).max(60).required(),
     lines: Joi.array()
@@ -64,9 +66,11 @@ export const sheetSchema = Joi.object({
             )
             .required(),
           packWeight: wholeWeight.required(),
+          size: Joi.string().max(40),
         }),
       )
       .required(),
+    picked: Joi.boolean(),
   }).required(),
   wrap: Joi.valid(...WRAPS).required(),
   instructions: Joi.string().allow('').max(500).required(),

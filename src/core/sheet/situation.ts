@@ -6,6 +6,8 @@ import type { Decision, Option, Species } from '../species/types';
 
 /** What a sheet is answered for: the species, what is on the carcass, and what the shop can do. */
 export type Situation = CarcassFacts & {
+  /** What the house's advice goes by besides; nothing is advised by what is not known. */
+  readonly known?: { readonly sideLb?: number; readonly month?: number };
   readonly species: Species;
   readonly unit: WeighingUnit;
   /** 1 for a half, 2 for a whole animal. */

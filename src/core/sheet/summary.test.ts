@@ -19,6 +19,25 @@ describe('a line for a zone', () => {
     expect(answerSummary(butt, { forms }, 'lb')).toBe('50 % Butt roast, bone-in; rest Blade steaks, 3/4 in');
   });
 
+  it('says what the cutter may do when it does not look right', () => {
+    const forms = [form('butt', 'steaks', { otherwise: 'grind' })];
+    expect(answerSummary(butt, { forms }, 'lb')).toBe(
+      'Blade steaks, 3/4 in (if it does not look right: Butt to grind)',
+    );
+  });
+
+  it('says the size of patties, and that fat is picked', () => {
+    const lines = house.grind.lines.map((line) => ({ ...line, form: 'patties' as const, size: 'third' }));
+    expect(grindSummary(half.species, { ...house.grind, lines, picked: true }, 'lb')).toBe(
+      'Ground pork, plain in patties, three to the pound, 25 % fat, picked by hand',
+    );
+  });
+
+  it('says what is asked for at the kill floor', () => {
+    const words = extrasSummary(half.species, { ...house, keeps: {}, offal: ['liver', 'caul'] });
+    expect(words).toBe('vacuum bag; from the kill floor: liver, caul fat');
+  });
+
   it.each([
     [{ kind: 'rest' as const }, 'the rest'],
     [{ kind: 'packs' as const, count: 10 }, '10 packs'],

@@ -2,6 +2,7 @@ import { counted } from '../quantity/counted';
 import { formatInches } from '../quantity/length';
 import { formatWeight, weightField, type WeighingUnit } from '../quantity/weight';
 import type { Decision, Option, ParamSpec, Species } from '../species/types';
+import { grindSize } from './grindSizes';
 import { optionById } from './situation';
 import type { Amount, Answer, Form, GrindOrder, Sheet, Wrap } from './types';
 
@@ -59,7 +60,9 @@ export function answerSummary(decision: Decision, answer: Answer, unit: Weighing
     .map((form, index) => {
       const option = optionById(decision, form.option);
       const details = formDetails(option, form, unit);
-      const words = details ? `${option.label}, ${details}` : option.label;
+      const chosen = details ? `${option.label}, ${details}` : option.label;
+      const words =
+        form.otherwise === undefined ? chosen : `${chosen}${otherwiseWords(decision, form.otherwise)}`;
       if (answer.forms.length === 1) return words;
       if (form.amount.kind !== 'rest') return `${amountWords(form.amount, unit)} ${words}`;
       return index === answer.forms.length - 1 ? `rest ${words}` : words;
@@ -67,22 +70,32 @@ export function answerSummary(decision: Decision, answer: Answer, unit: Weighing
     .join('; ');
 }
 
+function otherwiseWords(decision: Decision, otherwise: string): string {
+  return ` (if it does not look right: ${optionById(decision, otherwise).label})`;
+}
+
 /** One line for the grind. */
 export function grindSummary(species: Species, grind: GrindOrder, unit: WeighingUnit): string {
   const lines = grind.lines.map((line) => {
     const recipe = species.recipes.find((each) => each.id === line.recipe)?.name ?? line.recipe;
     const amount = line.amount.kind === 'rest' ? 'rest' : `${formatWeight(line.amount.weight, 1)} ${unit}`;
-    const form = line.form === 'bulk' ? '' : ` in ${line.form}`;
+    const size = grindSize(line.form, line.size)?.label;
+    const form = `${line.form === 'bulk' ? '' : ` in ${line.form}`}${size ? `, ${size}` : ''}`;
     return grind.lines.length === 1 ? `${recipe}${form}` : `${amount} ${recipe}${form}`;
   });
-  return `${lines.join('; ')}, ${grind.fatPct} % fat`;
+  return `${lines.join('; ')}, ${grind.fatPct} % fat${grind.picked ? ', picked by hand' : ''}`;
 }
 
 /** How a sheet is wrapped, in words. */
 export const WRAP_WORDS: Readonly<Record<Wrap, string>> = { vacuum: 'vacuum bag', paper: 'film and paper' };
 
-/** How it is wrapped and what is kept besides: `vacuum bag, leaf lard kept`. */
-export function extrasSummary(species: Species, { wrap, keeps }: Pick<Sheet, 'wrap' | 'keeps'>): string {
+/** How it is wrapped, what is kept besides, and what is asked for at the kill: `vacuum bag, leaf lard kept`. */
+export function extrasSummary(
+  species: Species,
+  { wrap, keeps, offal = [] }: Pick<Sheet, 'wrap' | 'keeps' | 'offal'>,
+): string {
   const kept = species.poolKeeps.filter((keep) => keeps[keep.id]).map((keep) => keep.title.toLowerCase());
-  return [WRAP_WORDS[wrap], ...kept.map((title) => `${title} kept`)].join(', ');
+  const asked = species.offal.filter(({ id }) => offal.includes(id)).map(({ label }) => label.toLowerCase());
+  const words = [WRAP_WORDS[wrap], ...kept.map((title) => `${title} kept`)].join(', ');
+  return asked.length === 0 ? words : `${words}; from the kill floor: ${asked.join(', ')}`;
 }

@@ -18,7 +18,13 @@ export type Amount =
 export type ParamValues = Readonly<Record<string, number | boolean | string>>;
 
 /** One form a zone is cut into. */
-export type Form = { readonly option: string; readonly amount: Amount; readonly params: ParamValues };
+export type Form = {
+  readonly option: string;
+  readonly amount: Amount;
+  readonly params: ParamValues;
+  /** An option of the same zone that the cutter may take instead when the piece does not look right for this one. */
+  readonly otherwise?: string;
+};
 
 /** What a customer decided at a zone: one form, or several with the rest to the last. */
 export type Answer = { readonly forms: readonly Form[] };
@@ -28,10 +34,17 @@ export type GrindLine = {
   readonly form: GrindForm;
   readonly amount: { readonly kind: 'weight'; readonly weight: Weight } | { readonly kind: 'rest' };
   readonly packWeight: Weight;
+  /** How big a patty, which casing, bag or tube: an id of `GRIND_SIZES`. As the shop does it when absent. */
+  readonly size?: string;
 };
 
 /** What becomes of the grind: how fat, and which lines; the last line takes the rest. */
-export type GrindOrder = { readonly fatPct: number; readonly lines: readonly GrindLine[] };
+export type GrindOrder = {
+  readonly fatPct: number;
+  readonly lines: readonly GrindLine[];
+  /** Whether fat is picked from the trim by hand when the grind would come out fatter than asked. */
+  readonly picked?: boolean;
+};
 
 export const WRAPS = ['vacuum', 'paper'] as const;
 export type Wrap = (typeof WRAPS)[number];
@@ -43,6 +56,8 @@ export type Sheet = {
   /** Answers of the second side where they differ from the first; only for a share that holds both. */
   readonly secondSide: Readonly<Record<string, Answer>>;
   readonly keeps: Readonly<Record<string, boolean>>;
+  /** Ids of the offal that the household asks for at the kill floor: it is not on the carcass and in no weight here. */
+  readonly offal?: readonly string[];
   readonly grind: GrindOrder;
   readonly wrap: Wrap;
   /** Words that stop the cutter once; empty when there are none. */

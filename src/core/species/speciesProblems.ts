@@ -3,6 +3,7 @@ import {
   TISSUES,
   type Atom,
   type Break,
+  type Circumstance,
   type Decision,
   type Option,
   type Product,
@@ -53,10 +54,15 @@ function atlasProblems(species: Species): string[] {
 function decisionProblems(species: Species, decision: Decision): string[] {
   const known = (id: string) => decision.options.some((option) => option.id === id);
   const { option: own, then, beside } = decision.house;
-  const house = [own, then, beside?.otherwise].filter((id) => id !== undefined);
+  const special = (decision.house.when ?? []).flatMap((each) => [each.option, each.then]);
+  const house = [own, then, beside?.otherwise, ...special].filter((id) => id !== undefined);
+  const circumstances = (decision.house.when ?? []).map((each) => each.if);
   const { addOns } = species.atlas;
   return [
     ...house.filter((id) => !known(id)).map((id) => `${decision.id}: the house wants ${id}`),
+    ...circumstances
+      .flatMap((each) => circumstanceProblems(species, each))
+      .map((each) => `${decision.id}: ${each}`),
     ...(decision.zone in species.sideMap.zones
       ? []
       : [`${decision.id}: no zone "${decision.zone}" on the map`]),
@@ -73,6 +79,15 @@ function decisionProblems(species: Species, decision: Decision): string[] {
         productProblems(species, option, product).map((each) => `${decision.id}.${option.id}: ${each}`),
       ),
     ),
+  ];
+}
+
+function circumstanceProblems({ types, flags }: Species, said: Circumstance): string[] {
+  const unknown = (wanted: readonly string[] = [], known: readonly { readonly id: string }[]) =>
+    wanted.filter((id) => !known.some((each) => each.id === id));
+  return [
+    ...unknown(said.types, types).map((id) => `no type ${id}`),
+    ...unknown(said.flags, flags).map((id) => `no flag ${id}`),
   ];
 }
 

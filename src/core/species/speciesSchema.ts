@@ -177,6 +177,16 @@ const option = Joi.object({
   fromHind: Joi.object({ inches: Joi.number().greater(0).max(60).required() }),
 });
 
+const circumstance = Joi.object({
+  types: Joi.array().items(id).min(1),
+  flags: Joi.array().items(id).min(1),
+  fatnessOver: Joi.number().min(0),
+  fatnessUnder: Joi.number().greater(0),
+  sideLbOver: pounds,
+  sideLbUnder: pounds,
+  months: Joi.array().items(Joi.number().integer().min(1).max(12)).min(1),
+}).min(1);
+
 const decision = Joi.object({
   id: id.required(),
   title: words.required(),
@@ -190,11 +200,15 @@ const decision = Joi.object({
     reason: words.required(),
     beside: Joi.object({
       decision: id.required(),
-      option: id.required(),
+      options: Joi.array().items(id).min(1).required(),
       otherwise: id.required(),
       reason: words.required(),
     }),
+    when: Joi.array()
+      .items(Joi.object({ if: circumstance.required(), option: id, then: id, reason: words.required() }))
+      .min(1),
   }).required(),
+  optional: Joi.boolean(),
   needsAddOn: id,
   divisible: Joi.boolean(),
 });
@@ -203,7 +217,18 @@ const amountRange = (least: Joi.NumberSchema) =>
   Joi.object({ default: least.required(), min: least.required(), max: least.required() }).required();
 
 const grind = Joi.object({
-  fatPct: amountRange(percent),
+  fatPct: Joi.object({
+    default: percent.required(),
+    min: percent.required(),
+    max: percent.required(),
+    when: Joi.array()
+      .items(Joi.object({ if: circumstance.required(), pct: percent.required() }))
+      .min(1),
+  }).required(),
+  picking: Joi.object({
+    lossPctPerPoint: Joi.number().greater(0).max(20).required(),
+    mostPoints: Joi.number().greater(0).max(30).required(),
+  }).required(),
   fatBasis: Joi.valid('separable', 'total').required(),
   lipid: Joi.object({ lean: share.required(), fat: share.required() }).required(),
   attachedShare: Joi.object({ whole: share.required(), trim: share.required() }).required(),
@@ -300,6 +325,16 @@ export const speciesSchema = Joi.object<Species>({
         house: Joi.object({ keep: Joi.boolean().required(), reason: words.required() }).required(),
       }),
     )
+    .required(),
+  offal: Joi.array()
+    .items(
+      Joi.object({
+        id: id.required(),
+        label: words.required(),
+        perAnimal: Joi.number().integer().min(1).max(8).required(),
+      }),
+    )
+    .unique('id')
     .required(),
   breaks: Joi.array().items(broken).unique('id').required(),
   schools: Joi.array().items(school).unique('id').min(1).required(),

@@ -200,6 +200,28 @@ export type Option = {
   readonly fromHind?: { readonly inches: number };
 };
 
+/** What has to hold of an animal; all that is said. What is not known of it does not hold. */
+export type Circumstance = {
+  readonly types?: readonly string[];
+  readonly flags?: readonly string[];
+  /** In the species' measure of fatness. */
+  readonly fatnessOver?: number;
+  readonly fatnessUnder?: number;
+  /** Cold weight of a side, pounds. */
+  readonly sideLbOver?: number;
+  readonly sideLbUnder?: number;
+  /** Of the kill, 1 to 12. */
+  readonly months?: readonly number[];
+};
+
+/** The house's way in some circumstance: another answer, or words to think about beside the usual one. */
+export type HouseWhen = {
+  readonly if: Circumstance;
+  readonly option?: string;
+  readonly then?: string;
+  readonly reason: string;
+};
+
 export type Decision = {
   readonly id: string;
   readonly title: string;
@@ -216,13 +238,18 @@ export type Decision = {
     /** The answer stands beside another one of the house; where that is not given, the house says otherwise. */
     readonly beside?: {
       readonly decision: string;
-      readonly option: string;
+      /** Any of these answers of the other decision. */
+      readonly options: readonly string[];
       readonly otherwise: string;
       readonly reason: string;
     };
+    /** What the house says instead, or adds, in certain circumstances; the first that hold decide. */
+    readonly when?: readonly HouseWhen[];
   };
   /** Asked only when this add-on was left on the carcass. */
   readonly needsAddOn?: string;
+  /** Not asked about when it has no answer: what it speaks of is then ground. */
+  readonly optional?: boolean;
   /** May be answered in several forms with "the rest to". */
   readonly divisible?: boolean;
 };
@@ -236,6 +263,14 @@ export type CutName = {
   readonly where?: string;
   /** The words are dishes. */
   readonly dish?: boolean;
+};
+
+/** Offal that stays at the kill floor unless it is asked for. */
+export type Offal = {
+  readonly id: string;
+  readonly label: string;
+  /** How many an animal has. */
+  readonly perAnimal: number;
 };
 
 /** A part of the animal that people ask for and that is not on the carcass, with what to tell them. */
@@ -279,7 +314,15 @@ export type Sacrifice = {
 
 export type GrindRules = {
   /** Fat wished for in the grind, percent of it, counted as `fatBasis` says. */
-  readonly fatPct: { readonly default: number; readonly min: number; readonly max: number };
+  readonly fatPct: {
+    readonly default: number;
+    readonly min: number;
+    readonly max: number;
+    /** What the house asks instead in certain circumstances; the first that hold decide. */
+    readonly when?: readonly { readonly if: Circumstance; readonly pct: number }[];
+  };
+  /** Picking fat from the trim by hand: part of the tub that is lost for each point, percent, and how far it goes. */
+  readonly picking: { readonly lossPctPerPoint: number; readonly mostPoints: number };
   /** Separable fat is what the knife can part from lean; total fat is what an analysis finds. */
   readonly fatBasis: 'separable' | 'total';
   /** Share of fat, by analysis, in lean and in separable fat. */
@@ -368,6 +411,8 @@ export type Species = {
   readonly absent: readonly AbsentPart[];
   readonly contests: readonly Contest[];
   readonly watches: readonly Watch[];
+  /** What can be asked for at the kill floor. */
+  readonly offal: readonly Offal[];
   readonly poolKeeps: readonly PoolKeep[];
   readonly cutting: CuttingRules;
   readonly grind: GrindRules;

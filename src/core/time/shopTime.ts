@@ -108,3 +108,8 @@ export function momentWords(zone: string, at: string): string {
   const wall = timeIn(zone, new Date(at));
   return `${dayWords(wall)} ${Number(wall.slice(11, 13))}:${wall.slice(14, 16)}`;
 }
+
+/** The month of a day, 1 to 12. */
+export function monthOf(day: string): number {
+  return Number(day.slice(5, 7));
+}

@@ -4,10 +4,13 @@ import { speciesIn, type Catalogue } from '@/core/catalogue/catalogue';
 import { cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
+import { netOf } from '@/core/order/standing';
 import type { SideWeight, Weighing } from '@/core/order/work';
 import type { HouseRules } from '@/core/shop/houseRules';
 import type { Shop } from '@/core/shop/shop';
-import { daysBetween, dayIn } from '@/core/time/shopTime';
+import { convertUnits, inUnits } from '@/core/quantity/weight';
+import type { Situation } from '@/core/sheet/situation';
+import { daysBetween, dayIn, monthOf } from '@/core/time/shopTime';
 import { startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
@@ -161,7 +164,18 @@ function situationOf(catalogue: Catalogue, { shop, rules, animal, sides }: Groun
     sides: sides.length === 2 ? 2 : 1,
     addOns: animal.addOns,
     tools: rules.tools,
+    known: knownOf(shop, animal, sides),
     ...carcassOf(animal, species.hang.targetDays, daysToCold(shop, animal, sides)),
+  };
+}
+
+/** The month of the kill, and the mean weight of the sides that were weighed. */
+function knownOf({ unit }: Shop, { killDate }: Animal, sides: readonly HungSide[]): Situation['known'] {
+  const weighed = sides.flatMap(({ cold, hot }) => cold ?? hot ?? []).map((ticket) => inUnits(netOf(ticket)));
+  const mean = weighed.reduce((sum, each) => sum + each, 0) / weighed.length;
+  return {
+    month: monthOf(killDate),
+    ...(weighed.length > 0 ? { sideLb: convertUnits(mean, unit, 'lb') } : {}),
   };
 }
 

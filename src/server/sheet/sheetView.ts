@@ -8,6 +8,7 @@ import { billBasis, coldSides, daysHung, sheetInForce } from '@/core/order/stand
 import type { Call } from '@/core/order/work';
 import { counted } from '@/core/quantity/counted';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
+import type { Situation } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import { timeIn } from '@/core/time/shopTime';
 import { callsOfShare } from '@/data/sheet';
@@ -37,6 +38,8 @@ export type SheetView = {
   readonly version: number;
   readonly approved: boolean;
   readonly overrideReason: string | null;
+  /** What the house's advice goes by besides the carcass. */
+  readonly known: Situation['known'] | null;
   readonly locked: boolean;
   /** Whom to call about this share. */
   readonly contact: { readonly name: string; readonly phone: string | null };
@@ -54,7 +57,7 @@ export const sheetView = defineShareView<SheetView>({
     const shareId = file.share.id;
     const { weights, basis } = coldSides(file);
     const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
-    const { species, unit, sides, addOns, tools, school, breaks, condition } = file.situation;
+    const { species, unit, sides, addOns, tools, school, breaks, condition, known } = file.situation;
     const hung = counted(daysHung(file, house.now), 'day');
     return {
       shareId,
@@ -70,6 +73,7 @@ export const sheetView = defineShareView<SheetView>({
         ...(breaks ? { breaks } : {}),
         ...(condition ? { condition } : {}),
       },
+      known: known ?? null,
       coldSides: weights,
       weightBasis: basis,
       sheet: sheetInForce(file),

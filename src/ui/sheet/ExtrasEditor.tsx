@@ -18,6 +18,7 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
     unit: situation.unit,
     sign: ground.priceList.sign,
   });
+  const { offal = [] } = sheet;
   const box = useScrolledIntoView('extras');
   return (
     <div className={styles.open} ref={box}>
@@ -47,6 +48,24 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
           <span className="quiet">{keep.house.reason}</span>
         </div>
       ))}
+      <div className={styles.form} role="group" aria-label="From the kill floor">
+        <span className="quiet">Asked for at the kill floor, in no weight here:</span>
+        {situation.species.offal.map(({ id, label }) => (
+          <Checkbox
+            key={id}
+            checked={offal.includes(id)}
+            disabled={locked}
+            onChange={(event) =>
+              state.change({
+                ...sheet,
+                offal: event.target.checked ? [...offal, id] : offal.filter((each) => each !== id),
+              })
+            }
+          >
+            {label}
+          </Checkbox>
+        ))}
+      </div>
       <label htmlFor="instructions">Words that stop the cutter once</label>
       <Input.TextArea
         id="instructions"

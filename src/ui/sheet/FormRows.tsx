@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, InputNumber, Select } from 'antd';
+import { useState } from 'react';
 import { formOf } from '@/core/sheet/houseSheet';
 import { optionById, whyNotOffered, type Situation } from '@/core/sheet/situation';
 import type { Amount, Answer, Form } from '@/core/sheet/types';
@@ -78,6 +79,15 @@ export function FormRows({ decision, answer, situation, locked, onChange }: Prop
                 }
               />
             ))}
+            {option.products.length > 0 && (
+              <Otherwise
+                decision={decision}
+                form={form}
+                situation={situation}
+                locked={locked}
+                onChange={(changed) => replace(index, changed)}
+              />
+            )}
             {forms.length > 1 && !locked && (
               <Button
                 size="small"
@@ -97,6 +107,44 @@ export function FormRows({ decision, answer, situation, locked, onChange }: Prop
         </button>
       )}
     </div>
+  );
+}
+
+type OtherwiseProps = {
+  decision: Decision;
+  form: Form;
+  situation: Situation;
+  locked: boolean;
+  onChange: (form: Form) => void;
+};
+
+/** What the cutter may make of the piece when it does not look right for what was asked. */
+function Otherwise({ decision, form, situation, locked, onChange }: OtherwiseProps) {
+  const { otherwise, ...asked } = form;
+  const [asking, setAsking] = useState(false);
+  if (otherwise === undefined && !asking) {
+    if (locked) return null;
+    return (
+      <button type="button" className={styles.link} onClick={() => setAsking(true)}>
+        or else
+      </button>
+    );
+  }
+  const others = decision.options.filter(
+    (option) => option.id !== form.option && !option.takesOver && !whyNotOffered(option, situation),
+  );
+  return (
+    <Select
+      size="small"
+      aria-label="If it does not look right"
+      allowClear
+      placeholder="if it does not look right"
+      value={otherwise ?? null}
+      disabled={locked}
+      popupMatchSelectWidth={false}
+      onChange={(id) => onChange(id ? { ...asked, otherwise: id } : asked)}
+      options={others.map((each) => ({ value: each.id, label: `else ${each.label}` }))}
+    />
   );
 }
 

@@ -1,9 +1,12 @@
 'use client';
 
-import { Button, InputNumber, Select } from 'antd';
+import { Button, Checkbox, InputNumber, Select } from 'antd';
 import { useMemo } from 'react';
+import { lipidOf } from '@/core/forecast/forecast';
+import { pickingLoss } from '@/core/forecast/grind';
 import { sausageBudget, type SausageBudget } from '@/core/forecast/sausageBudget';
 import { formatWeight, weight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { GRIND_SIZES } from '@/core/sheet/grindSizes';
 import type { GrindLine, GrindOrder, Sheet } from '@/core/sheet/types';
 import type { GrindForm } from '@/core/species/types';
 import { grindWorking } from '@/core/working/forecastWorkings';
@@ -54,6 +57,7 @@ export function GrindEditor({ state, view }: Props) {
           another kind or form
         </button>
       )}
+      <Picking state={state} locked={view.locked} onPick={(picked) => change({ picked })} />
       {trouble.map((finding) => (
         <p key={finding.sentence} className={finding.blocks ? 'alarm' : styles.remark} role="status">
           {finding.sentence}
@@ -91,6 +95,34 @@ function GrindHead({ state: { sheet, situation, now }, locked, onFat }: HeadProp
         />
       </label>
       <span className={fatPct - asked > FAT_BESIDE ? 'alarm' : 'quiet'}>reaches {fatPct.toFixed(0)} %</span>
+    </div>
+  );
+}
+
+type PickingProps = { state: SheetState; locked: boolean; onPick: (picked: boolean) => void };
+
+/** Fat picked from the trim by hand, offered where the trim is fatter than asked, with what it takes away. */
+function Picking({ state: { sheet, situation, now }, locked, onPick }: PickingProps) {
+  const { lean, attachedFat, leanPicked } = now.forecast.pool;
+  const { grind: rules } = situation.species;
+  const trim = { lean: lean, attachedFat };
+  const lost = pickingLoss(trim, sheet.grind.fatPct, { rules, lipid: lipidOf(situation) });
+  if (lost < 1 && !sheet.grind.picked) return null;
+  const away = `${formatWeight(Math.round(lost) as Weight, 1)} ${situation.unit}`;
+  return (
+    <div className={styles.form}>
+      <Checkbox
+        checked={sheet.grind.picked === true}
+        disabled={locked}
+        onChange={(event) => onPick(event.target.checked)}
+      >
+        Pick it leaner by hand
+      </Checkbox>
+      <span className="quiet">
+        {leanPicked > 0
+          ? `${away} of trim leave with the fat, ${formatWeight(leanPicked, 1)} of it lean.`
+          : `The fat hangs on the trim: it would take ${away} away.`}
+      </span>
     </div>
   );
 }
@@ -159,6 +191,11 @@ function restLast(lines: readonly GrindLine[]): GrindLine[] {
   );
 }
 
+/** Another form is made up in other sizes. */
+function withoutSize({ size: _dropped, ...line }: GrindLine): GrindLine {
+  return line;
+}
+
 type LineProps = {
   line: GrindLine;
   state: SheetState;
@@ -199,7 +236,7 @@ function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
         onChange={(id) => {
           const chosen = species.recipes.find((each) => each.id === id)!;
           const form = chosen.forms.includes(line.form) ? line.form : chosen.forms[0]!;
-          onChange({ ...line, recipe: id, form });
+          onChange({ ...(form === line.form ? line : withoutSize(line)), recipe: id, form });
         }}
         options={species.recipes.map((each) => ({ value: each.id, label: each.name }))}
       />
@@ -208,8 +245,19 @@ function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
         aria-label="As"
         value={line.form}
         disabled={locked}
-        onChange={(form: GrindForm) => onChange({ ...line, form })}
+        onChange={(form: GrindForm) => onChange({ ...withoutSize(line), form })}
         options={recipe.forms.map((form) => ({ value: form, label: form }))}
+      />
+      <Select
+        size="small"
+        aria-label="Made up"
+        allowClear
+        placeholder="as we do"
+        value={line.size ?? null}
+        disabled={locked}
+        popupMatchSelectWidth={false}
+        onChange={(size) => onChange(size ? { ...line, size } : withoutSize(line))}
+        options={GRIND_SIZES[line.form].map(({ id, label }) => ({ value: id, label }))}
       />
       <label className={styles.param}>
         <span>in a pack</span>

@@ -68,6 +68,11 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
           />
         )}
       </div>
+      {houseWay(decision, situation).advice.map((words) => (
+        <p key={words} className={styles.remark}>
+          {words}
+        </p>
+      ))}
       {taker && (
         <p className={styles.remark} role="status">
           It goes {takenWords(taker)}. To cut it here, answer {taker.decision.title.toLowerCase()} otherwise.

@@ -32,8 +32,8 @@ export type SheetState = {
 const MOST_STEPS = 50;
 
 function situationOf(view: SheetView, species: Species): Situation {
-  const { unit, sides, addOns, tools, carcass } = view;
-  return { species, unit, sides, addOns, tools, ...carcass };
+  const { unit, sides, addOns, tools, carcass, known } = view;
+  return { species, unit, sides, addOns, tools, ...(known ? { known } : {}), ...carcass };
 }
 
 /** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
