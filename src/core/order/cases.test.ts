@@ -208,3 +208,43 @@ describe('what cannot be right, or is not said', () => {
     expect(read).toMatchObject({ ok: false, field: 'weights.left.hot' });
   });
 });
+
+describe('a weight said as people say it', () => {
+  const roasts = (roastWeight: string) =>
+    caseLines(
+      { species: 'hog', answers: { butt: [{ option: 'roast', params: { roastWeight } }] } },
+      'butt',
+    )[0]!;
+
+  it.each(['3-4 lb', '3 to 4', '3.5 lb', '3.5', '3–4'])(
+    '%s are roasts of about three and a half pounds',
+    (said) => {
+      const { lb, pieces } = roasts(said);
+      expect(lb / pieces!).toBeGreaterThan(3);
+      expect(lb / pieces!).toBeLessThan(4.2);
+    },
+  );
+
+  it('that is none is refused with what to write', () => {
+    const file = caseFile({
+      species: 'hog',
+      answers: { butt: [{ option: 'roast', params: { roastWeight: 'big' } }] },
+    });
+    expect(readOrder(file, caseShop)).toMatchObject({
+      ok: false,
+      problems: [
+        {
+          field: 'shares.0.sheet.answers.butt[0].params.roastWeight',
+          message: '"big" is no weight: write 3.5, 3.5 lb or 3 to 4 lb.',
+        },
+      ],
+    });
+  });
+
+  it('and a split far off the middle of the spine is asked about', () => {
+    const said = (spinePct: number) =>
+      caseFindings({ species: 'hog', carcass: { condition: { spinePct } } }).map(({ sentence }) => sentence);
+    expect(said(72)).toContainEqual(expect.stringContaining('72 % of the spine'));
+    expect(said(55)).not.toContainEqual(expect.stringContaining('of the spine'));
+  });
+});

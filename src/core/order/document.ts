@@ -4,7 +4,7 @@ import type { CarcassFacts } from '../carcass/condition';
 import type { InspectionClass } from '../label/label';
 import type { SharePart } from '../shares/parts';
 import { emptySheet, houseSheet } from '../sheet/houseSheet';
-import { defaultParams } from '../sheet/params';
+import { defaultParams, spokenWeight } from '../sheet/params';
 import { decisionsAsked, type Situation } from '../sheet/situation';
 import { sheetProblems } from '../sheet/sheetProblems';
 import type { FieldProblem } from '../quantity/result';
@@ -164,6 +164,13 @@ function readForm(form: FormDocument, option: Option | undefined, reading: Readi
     const spec = option.params?.find((each) => each.id === id);
     if (spec?.kind === 'weight' && typeof value === 'number') {
       return [id, documentWeight(value, reading.from, reading.situation.unit)];
+    }
+    if (spec?.kind === 'weight' && typeof value === 'string') {
+      const spoken = spokenWeight(value, reading.from);
+      if (spoken) return [id, documentWeight(spoken.value, spoken.unit, reading.situation.unit)];
+      const message = `"${value}" is no weight: write 3.5, 3.5 lb or 3 to 4 lb.`;
+      reading.unreadable.push({ field: `${reading.field}.params.${id}`, message });
+      return [id, defaultParams(option, reading.situation.unit)[id]!];
     }
     if (spec?.kind !== 'length' || typeof value !== 'string') return [id, value];
     const parsed = parseLength(value, { ...spec, words: spec.words ?? {} });

@@ -11,12 +11,15 @@ const BAND = { least: 0.75, most: 1.4 };
 /** An eye muscle smaller or larger than these parts of the usual is asked about. */
 const EYE = { least: 0.5, most: 1.8 };
 
+/** A split that gives a side less or more of the spine than this, percent, is asked about. */
+const SPLIT_PCT = { least: 40, most: 60 };
+
 /**
  * What is unlikely about the weights and measures of an order file: nobody stood at a scale that would have asked.
  * Wrong weights block; an odd measure is a remark.
  */
 export function weightFindings(order: OrderDocument, share: ShareDocument, job: Job): Finding[] {
-  return [...bandFindings(job), ...lossFindings(order, share), ...eyeFindings(job)];
+  return [...bandFindings(job), ...lossFindings(order, share), ...eyeFindings(job), ...splitFindings(job)];
 }
 
 function finding(side: 1 | 2, sentence: string, blocks: boolean): Finding {
@@ -55,5 +58,12 @@ function eyeFindings({ situation: { species, condition } }: Job): Finding[] {
   const [least, most] = [eye.referenceSqIn * EYE.least, eye.referenceSqIn * EYE.most].map(Math.round);
   if (measured >= least! && measured <= most!) return [];
   const sentence = `An eye of ${measured} sq in is unusual: it measures ${least} to ${most}. Was it read right?`;
+  return [finding(1, sentence, false)];
+}
+
+function splitFindings({ situation: { condition } }: Job): Finding[] {
+  const spinePct = condition?.spinePct;
+  if (spinePct === undefined || (spinePct >= SPLIT_PCT.least && spinePct <= SPLIT_PCT.most)) return [];
+  const sentence = `The split gave this side ${spinePct} % of the spine: that is far off its middle. Is it right?`;
   return [finding(1, sentence, false)];
 }

@@ -21,6 +21,29 @@ export function defaultParams(option: Option, unit: WeighingUnit): ParamValues {
   return Object.fromEntries((option.params ?? []).map((spec) => [spec.id, defaultOf(spec, unit)]));
 }
 
+const RANGE = /^(\d+(?:\.\d+)?)\s*(?:-|to|–)\s*(\d+(?:\.\d+)?)\s*(lb|kg)?$/;
+const SINGLE = /^(\d+(?:\.\d+)?)\s*(lb|kg)?$/;
+
+/**
+ * A weight as people say it: `3.5 lb`, `3-4 lb`, `3 to 4`. Of a range, its middle. Undefined when it is none.
+ *
+ * @param unit - what a number without a unit is in
+ * @example spokenWeight('3 to 4 lb', 'lb') // => { value: 3.5, unit: 'lb' }
+ */
+export function spokenWeight(
+  text: string,
+  unit: WeighingUnit,
+): { readonly value: number; readonly unit: WeighingUnit } | undefined {
+  const said = text.trim().toLowerCase();
+  const [, from, to, ofRange] = RANGE.exec(said) ?? [];
+  if (from !== undefined && to !== undefined) {
+    return { value: (Number(from) + Number(to)) / 2, unit: (ofRange as WeighingUnit | undefined) ?? unit };
+  }
+  const [, single, ofSingle] = SINGLE.exec(said) ?? [];
+  if (single === undefined) return undefined;
+  return { value: Number(single), unit: (ofSingle as WeighingUnit | undefined) ?? unit };
+}
+
 /** Why a value cannot stand for a parameter; undefined when it can. Lengths in inches, weights in thousandths. */
 export function paramProblem(spec: ParamSpec, value: unknown, unit: WeighingUnit): string | undefined {
   switch (spec.kind) {
