@@ -24,6 +24,7 @@ describe('a thickness as people say it', () => {
     ['1.5 inches', 1.5],
     ['19 mm', 19 / 25.4],
     ['19mm', 19 / 25.4],
+    ['2 cm', 20 / 25.4],
     ['Regular', 1],
     ['thick', 1.5],
   ])('"%s" is %d inches', (text, inches) => {

@@ -4,6 +4,8 @@ import { failure, success, type Result } from './result';
 /** Exact by definition of the international inch (1959). */
 export const MM_PER_IN = 25.4;
 
+const MM_PER_CM = 10;
+
 /** Sixteenths are the finest mark on a shop's ruler. */
 const FINEST_MARK = 16;
 
@@ -17,7 +19,7 @@ export type LengthRange = {
 };
 
 /**
- * Reads a thickness as people say it: `3/4`, `1 1/4`, `0.75`, `19 mm`, `regular`.
+ * Reads a thickness as people say it: `3/4`, `1 1/4`, `0.75`, `19 mm`, `2 cm`, `regular`.
  *
  * @param text - what was typed
  * @param range - smallest and largest sensible length in inches, and the words the shop uses
@@ -48,8 +50,8 @@ function plainFractions(said: string): string {
 }
 
 function readInches(said: string): number | undefined {
-  const millimetres = /^(\d+(?:\.\d+)?)\s*mm$/.exec(said);
-  if (millimetres) return Number(millimetres[1]) / MM_PER_IN;
+  const metric = /^(\d+(?:\.\d+)?)\s*(mm|cm)$/.exec(said);
+  if (metric) return (Number(metric[1]) * (metric[2] === 'cm' ? MM_PER_CM : 1)) / MM_PER_IN;
   if (!/^(\d+\s+)?\d+\/[1-9]\d*$|^\d+(\.\d+)?$|^\.\d+$/.test(said)) return undefined;
   return new Fraction(said.startsWith('.') ? `0${said}` : said).valueOf();
 }
