@@ -69,7 +69,17 @@ const BANDS: Readonly<Record<string, readonly Band[]>> = {
 };
 
 /** Beside the outer part of their band for a reason that `docs/figures.md` tells. */
-const WITH_A_REASON = ['foreshank', 'chuck roll', 'ribeye', 'strip', 'top butt', 'flat', 'knuckle', 'loin', 'rack'];
+const WITH_A_REASON = [
+  'foreshank',
+  'chuck roll',
+  'ribeye',
+  'strip',
+  'top butt',
+  'flat',
+  'knuckle',
+  'loin',
+  'rack',
+];
 const OUTER_PART = 0.2;
 
 describe.each(Object.entries(BANDS))('the atlas of a %s', (id, bands) => {
