@@ -91,7 +91,7 @@ function GrindHead({ state: { sheet, situation, now }, locked, onFat }: HeadProp
           suffix="%"
           disabled={locked}
           onChange={(next) => typeof next === 'number' && onFat(next)}
-          style={{ width: 76 }}
+          style={{ width: 96 }}
         />
       </label>
       <span className={fatPct - asked > FAT_BESIDE ? 'alarm' : 'quiet'}>reaches {fatPct.toFixed(0)} %</span>

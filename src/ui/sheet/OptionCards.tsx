@@ -44,7 +44,7 @@ export function OptionCards({ decision, options, settled, side, chosen, locked, 
             key={option.id}
             id={option.id}
             label={option.label}
-            index={index}
+            digit={digitOf(index, options.length)}
             chosen={chosen.has(option.id)}
             locked={locked}
             {...figures.get(option.id)!}
@@ -112,10 +112,18 @@ function grindWords(gained: Weight, isChosen: boolean): string {
   return `${gained > 0 ? '+' : '−'}${formatWeight(Math.abs(gained) as Weight, 1)} grind`;
 }
 
+const DIGITS = 9;
+
+/** The key of an option: the first nine have a digit; where there are more, the last, which is the grind, has 0. */
+export function digitOf(index: number, options: number): string {
+  if (index < DIGITS) return String(index + 1);
+  return index === options - 1 ? '0' : '';
+}
+
 type CardProps = Figures & {
   id: string;
   label: string;
-  index: number;
+  digit: string;
   chosen: boolean;
   locked: boolean;
   onChoose: (option: string) => void;
@@ -123,7 +131,7 @@ type CardProps = Figures & {
 };
 
 const OptionCard = memo(function OptionCard(props: CardProps) {
-  const { id, label, index, chosen, locked, weight, unit, pieces, instead, money, onChoose, onPoint } = props;
+  const { id, label, digit, chosen, locked, weight, unit, pieces, instead, money, onChoose, onPoint } = props;
   return (
     <button
       type="button"
@@ -138,7 +146,7 @@ const OptionCard = memo(function OptionCard(props: CardProps) {
       onBlur={() => onPoint(undefined)}
     >
       <span className={styles.cardTitle}>
-        {index < 9 && <kbd>{index + 1}</kbd>} {label}
+        {digit !== '' && <kbd>{digit}</kbd>} {label}
       </span>
       <span className={styles.cardFigures}>
         {weight === '' ? (

@@ -13,7 +13,7 @@ import { useKey } from '../kit/keys/useKey';
 import { useSteady } from '../kit/useSteady';
 import { onDemand } from '../kit/onDemand';
 import { answeredOn } from './answered';
-import { OptionCards } from './OptionCards';
+import { digitOf, OptionCards } from './OptionCards';
 import { ClashChoice } from './Questions';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
@@ -41,7 +41,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
     state.change(answered(sheet, { forms: [formOf(decision, option, situation)] }));
   });
   useKey('sheet', 'option', (event) => {
-    const option = offered[Number(event.key) - 1];
+    const option = offered.find((_, index) => digitOf(index, offered.length) === event.key);
     if (option) choose(option.id);
   });
   const taker = takenOver(situation.species, (id) => answerOn(sheet, id, side)).get(decision.id);
@@ -84,14 +84,14 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
         options={offered}
         settled={settled}
         side={side}
-        chosen={new Set(answer?.forms.map((form) => form.option))}
+        chosen={new Set(taker ? [] : answer?.forms.map((form) => form.option))}
         locked={locked}
         onChoose={choose}
       />
       {refused.length > 0 && (
         <p className="quiet">{refused.map((option) => whyNotOffered(option, situation)).join(' ')}</p>
       )}
-      {settledAnswer && (
+      {settledAnswer && !taker && (
         <Forms decision={decision} answer={settledAnswer} state={state} side={side} locked={locked} />
       )}
       {mine

@@ -47,7 +47,7 @@ export const KEYS = {
   sheet: {
     next: { keys: 'down', shown: '↓', does: 'the next zone', repeats: true },
     before: { keys: 'up', shown: '↑', does: 'the zone before', repeats: true },
-    option: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'choose that form for the open zone' },
+    option: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 9, 0', does: 'choose that form for the open zone' },
     question: { keys: 'n', shown: 'N', does: 'the next open question' },
     undo: { keys: 'mod+z', shown: 'Ctrl Z', does: 'take the last change back' },
   },
