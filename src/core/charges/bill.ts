@@ -89,10 +89,11 @@ export function itemsOfForecast(expected: Pick<Forecast, 'lines'>, wrap: Wrap): 
  */
 export function billFor(list: PriceList, basis: BillBasis): Bill {
   const rules = rulesFor(list, basis);
+  const raisedBy = itemsByKey(basis.items);
   const linesOf = (payer: Payer) =>
     rules
       .filter((rule) => (rule.payer ?? 'eater') === payer)
-      .flatMap((rule) => chargeLine(list, rule, basis));
+      .flatMap((rule) => chargeLine(list, rule, { basis, items: itemsFor(rule, basis.items, raisedBy) }));
   const charged = linesOf('eater');
   const subtotal = sumCents(charged.map((line) => line.amount));
   const topUp = minimumLine(list, subtotal);
@@ -122,8 +123,32 @@ function rulesFor(list: PriceList, { animal }: BillBasis): PriceRule[] {
 
 type Charged = { readonly quantity: string; readonly amount: Cents; readonly formula: string };
 
-function chargeLine(list: PriceList, rule: PriceRule, basis: BillBasis): BillLine[] {
-  const items = basis.items.filter((item) => rule.key === undefined || item.charges.includes(rule.key));
+/** The items that raise each charge. */
+function itemsByKey(items: readonly BillItem[]): ReadonlyMap<string, readonly BillItem[]> {
+  const byKey = new Map<string, BillItem[]>();
+  for (const item of items) {
+    for (const key of new Set(item.charges)) {
+      const own = byKey.get(key);
+      if (own) own.push(item);
+      else byKey.set(key, [item]);
+    }
+  }
+  return byKey;
+}
+
+function itemsFor(
+  { key }: PriceRule,
+  all: readonly BillItem[],
+  byKey: ReadonlyMap<string, readonly BillItem[]>,
+): readonly BillItem[] {
+  return key === undefined ? all : (byKey.get(key) ?? []);
+}
+
+function chargeLine(
+  list: PriceList,
+  rule: PriceRule,
+  { basis, items }: { basis: BillBasis; items: readonly BillItem[] },
+): BillLine[] {
   if (rule.key !== undefined && items.length === 0) return [];
   const charged = chargeOn(list, rule, { basis, items });
   if (charged.amount === 0) return [];

@@ -1,5 +1,5 @@
 import type { Cells } from '../atlas/cells';
-import { atomSpread, grindSlopes } from './spread';
+import { atomSpreadOfAll, grindSlopes } from './spread';
 import type { GrindRules, Uncertainty } from '../species/types';
 import type { GrindResult } from './grind';
 import type { GivenCut, Pools } from './pools';
@@ -24,28 +24,26 @@ export function shareSpread(input: {
 }): ShareSpread {
   const { cells, cuts, pools, grind, rules, uncertainty } = input;
   const slopes = grindSlopes(pools, grind.fatUsed, 1 - rules.grinderLossShare);
-  const toGrind = new Map<number, number>();
-  const toBoxes = new Map<number, number>();
+  const toGrind = new Float64Array(cells.atoms.length);
   for (let atom = 0; atom < cells.atoms.length; atom += 1) {
-    const gift =
+    toGrind[atom] =
       pools.tub.lean[atom]! * slopes.lean * (1 - rules.sinewShare) +
       pools.tub.attachedFat[atom]! * slopes.attachedFat +
       pools.tub.looseFat[atom]! * slopes.looseFat;
-    toGrind.set(atom, gift);
-    toBoxes.set(atom, gift);
   }
+  const toBoxes = toGrind.slice();
   let [handGrind, handBoxes] = [0, 0];
   for (const { cut, gives } of cuts) {
-    for (const [atom, gift] of gives) toBoxes.set(atom, toBoxes.get(atom)! + gift);
+    for (const [atom, gift] of gives) toBoxes[atom]! += gift;
     const hand = uncertainty.cutCv * cut.packaged;
     const returned = Math.min(1, cut.leanShare * slopes.lean);
     handGrind += (hand * returned) ** 2;
     handBoxes += (hand * (1 - returned)) ** 2;
   }
   return {
-    grind: Math.hypot(atomSpread(toGrind, cells.atomShare, uncertainty), Math.sqrt(handGrind)),
+    grind: Math.hypot(atomSpreadOfAll(toGrind, cells.atomShare, uncertainty), Math.sqrt(handGrind)),
     takeHome: Math.hypot(
-      atomSpread(toBoxes, cells.atomShare, uncertainty),
+      atomSpreadOfAll(toBoxes, cells.atomShare, uncertainty),
       Math.sqrt(handBoxes),
       uncertainty.sideSd * input.coldWeight,
     ),

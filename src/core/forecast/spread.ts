@@ -48,6 +48,23 @@ export function atomSpread(
   return atomCv * Math.sqrt(Math.max(0, variance));
 }
 
+/** The same of a sum to which every atom gives, by index. */
+export function atomSpreadOfAll(
+  gives: Float64Array,
+  atomShare: Float64Array,
+  { atomCv }: Uncertainty,
+): number {
+  let [squares, crossed, total] = [0, 0, 0];
+  for (let atom = 0; atom < gives.length; atom += 1) {
+    const gift = gives[atom]!;
+    squares += gift * gift;
+    crossed += atomShare[atom]! * gift;
+    total += gift;
+  }
+  const variance = squares - 2 * total * crossed + total * total * sumOfSquares(atomShare);
+  return atomCv * Math.sqrt(Math.max(0, variance));
+}
+
 const squaresOf = new WeakMap<Float64Array, number>();
 
 function sumOfSquares(shares: Float64Array): number {

@@ -36,10 +36,28 @@ export function roundToTotal(exact: readonly number[], total: number): number[] 
   if (drift > 0.5) throw new RangeError(`"exact" values miss the total ${total} by ${drift}`);
   const rounded = exact.map((v) => Math.floor(v));
   let missing = total - rounded.reduce((a, b) => a + b, 0);
-  const rest = exact.map((value, index) => value - rounded[index]!);
-  const order = rest.map((_, index) => index).sort((a, b) => rest[b]! - rest[a]! || a - b);
+  const rest = Float64Array.from(exact, (value, index) => value - rounded[index]!);
+  if (missing > 0 && missing <= rest.length) return withLargest(rounded, rest, missing);
+  const order = [...rest.keys()].sort((a, b) => rest[b]! - rest[a]! || a - b);
   for (let i = 0; missing > 0; i = (i + 1) % order.length, missing -= 1) rounded[order[i]!]! += 1;
   for (let i = order.length - 1; missing < 0; i -= 1, missing += 1) rounded[order[i]!]! -= 1;
+  return rounded;
+}
+
+/** One more for so many of the largest rests; of equal ones, for the earlier. */
+function withLargest(rounded: number[], rest: Float64Array, many: number): number[] {
+  const least = rest.slice().sort()[rest.length - many]!;
+  let left = many;
+  for (let at = 0; at < rest.length; at += 1) {
+    if (rest[at]! <= least) continue;
+    rounded[at]! += 1;
+    left -= 1;
+  }
+  for (let at = 0; left > 0; at += 1) {
+    if (rest[at] !== least) continue;
+    rounded[at]! += 1;
+    left -= 1;
+  }
   return rounded;
 }
 
@@ -53,10 +71,9 @@ export function roundGroups<Name extends string>(
   total: number,
 ): Record<Name, number[]> {
   const names = Object.keys(groups) as Name[];
-  const rounded = roundToTotal(
-    names.flatMap((name) => groups[name]),
-    total,
-  );
+  const exact: number[] = [];
+  for (const name of names) for (const value of groups[name]) exact.push(value);
+  const rounded = roundToTotal(exact, total);
   const parts = {} as Record<Name, number[]>;
   let start = 0;
   for (const name of names) {

@@ -81,6 +81,7 @@ type Turn = { readonly wishes: readonly DecisionWish[]; readonly index: number; 
 
 function claimDecision(run: Run, turn: Turn, portions: readonly Portion[]): void {
   const wish = turn.wishes[turn.index]!;
+  if (!claimsNow(wish, turn.yielding)) return;
   run.offered.fill(-1);
   for (const form of wish.forms) {
     for (const product of form.products) {
@@ -92,6 +93,13 @@ function claimDecision(run: Run, turn: Turn, portions: readonly Portion[]): void
       }
     }
   }
+}
+
+/** Whether any form of a wish claims in this turn. */
+function claimsNow({ forms }: DecisionWish, yielding: boolean): boolean {
+  return forms.some(({ products }) =>
+    products.some(({ claims }) => claims.some((claim) => claim.yields === yielding)),
+  );
 }
 
 const BY_SHARE = ['share', 'weight', 'pieces', 'packs'];

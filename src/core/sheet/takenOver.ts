@@ -6,6 +6,19 @@ export type Taker = { readonly decision: Decision; readonly option: Option };
 
 const NOBODY: ReadonlyMap<string, Taker> = new Map();
 
+const ofSpecies = new WeakMap<Species, readonly Taker[]>();
+
+/** The answers of a species that take others over, in the cutter's order; few have one, and they are asked often. */
+function takersOf(species: Species): readonly Taker[] {
+  const known = ofSpecies.get(species);
+  if (known) return known;
+  const takers = species.decisions.flatMap((decision) =>
+    decision.options.filter((option) => option.takesOver).map((option) => ({ decision, option })),
+  );
+  ofSpecies.set(species, takers);
+  return takers;
+}
+
 /**
  * The decisions that another answer of a side takes over, by id. An answer that takes everything goes before those
  * that take a part, and what is taken over takes nothing itself.
@@ -13,16 +26,14 @@ const NOBODY: ReadonlyMap<string, Taker> = new Map();
  * @param answerTo - the answer that holds on the side
  */
 export function takenOver(
-  { decisions }: Species,
+  species: Species,
   answerTo: (decision: string) => Answer | undefined,
 ): ReadonlyMap<string, Taker> {
-  const takers = decisions.flatMap((decision) => {
-    const forms = answerTo(decision.id)?.forms ?? [];
-    const options = forms.map((form) => decision.options.find((each) => each.id === form.option));
-    const option = options.find((each) => each?.takesOver !== undefined);
-    return option ? [{ decision, option }] : [];
-  });
+  const takers = takersOf(species).filter(({ decision, option }) =>
+    answerTo(decision.id)?.forms.some((form) => form.option === option.id),
+  );
   if (takers.length === 0) return NOBODY;
+  const { decisions } = species;
   const taken = new Map<string, Taker>();
   const takesAll = ({ option }: Taker) => option.takesOver!.includes('*');
   for (const taker of [...takers.filter(takesAll), ...takers]) {
