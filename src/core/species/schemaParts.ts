@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { DESTINATIONS, TISSUES } from './types';
 
 /** What the fields of a species' data are made of. */
 
@@ -10,3 +11,10 @@ export const share = Joi.number().min(0).max(1);
 export const percent = Joi.number().min(0).max(100);
 export const pounds = Joi.number().greater(0).max(2000);
 export const inches = Joi.number().greater(0).max(200);
+
+export const span = Joi.array().ordered(words.required(), words.required());
+export const destination = Joi.valid(...DESTINATIONS);
+
+export function tissues(amount: Joi.NumberSchema) {
+  return Joi.object(Object.fromEntries(TISSUES.map((tissue) => [tissue, amount.required()])));
+}
