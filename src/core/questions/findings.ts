@@ -263,14 +263,18 @@ function fatFindings(
   const asked = sheet.grind.fatPct;
   if (lean === 0 || fatPct - asked <= FAT_WORTH_SAYING) return [];
   const fattest = zonesByFat(situation, divided).slice(0, 2);
-  const keep = fattest.length > 0 ? `, most of it the ${fattest.join(' and the ')}: keep that as cuts` : '';
+  const source =
+    fattest.length > 0
+      ? `Most of it hangs on the ${fattest.join(' and the ')}: keep that as cuts`
+      : 'Keep fatter zones as cuts';
   const { grind: rules } = situation.species;
   const trim = { lean: expected.pool.lean, attachedFat: expected.pool.attachedFat };
-  const lost = pickingLoss(trim, asked, { rules, lipid: lipidOf(situation) });
-  const show = `${formatWeight(Math.round(lost) as Weight, 1)} ${situation.unit}`;
-  const pick = sheet.grind.picked ? 'Picked by hand it goes no further' : `The fat hangs on the trim`;
-  const out = sheet.grind.picked ? '' : `, have it picked by hand, which takes about ${show} away`;
-  const sentence = `The grind comes out at ${fatPct.toFixed(0)} % fat, not ${asked} %. ${pick}${keep}${out}, or blend in something leaner.`;
+  const lost = Math.round(pickingLoss(trim, asked, { rules, lipid: lipidOf(situation) })) as Weight;
+  const pick = `have it picked by hand, which takes about ${formatWeight(lost, 1)} ${situation.unit} away`;
+  const reached = `The grind comes out at ${fatPct.toFixed(0)} % fat, not ${asked} %`;
+  const sentence = sheet.grind.picked
+    ? `${reached}, picked by hand as far as it goes. ${source}, or blend in something leaner.`
+    : `${reached}. ${source}, ${pick}, or blend in something leaner.`;
   return [{ kind: 'fat-over', decision: 'grind', side: 1, sentence, blocks: false }];
 }
 

@@ -29,6 +29,9 @@ const USUAL_EFFORT: Effort = { nodes: 60, closeEnoughPct: 0.01, tolerance: 10 };
 /** Beyond so many whole numbers a proof takes longer than anybody waits; the gap is said instead. */
 const MOST_TO_PROVE = 160;
 
+/** Lets a solver find again what is reached already, percent. */
+const SLACK = 1e-6;
+
 export type Split = {
   readonly counts: SplitCounts;
   readonly parties: readonly PartyOutcome[];
@@ -66,13 +69,14 @@ function nothingToWeigh(problem: SplitProblem, counts: SplitCounts, effort: Effo
 async function searched(problem: SplitProblem, found: SplitCounts, effort: Effort): Promise<Split> {
   const reached = unfairnessPct(problem, found);
   const gap = effort.closeEnoughPct;
-  const divided = await solve(splitModel(problem, { whole: false, most: reached }));
+  const most = reached + SLACK;
+  const divided = await solve(splitModel(problem, { whole: false, most }));
   const boundPct = divided.objective;
   if (reached <= boundPct + gap) return written(problem, found, { boundPct, proven: true });
   if (problem.lots.length * problem.parties.length > MOST_TO_PROVE) {
     return written(problem, found, { boundPct, proven: false });
   }
-  const sought = await solve(splitModel(problem, { whole: true, most: reached }), {
+  const sought = await solve(splitModel(problem, { whole: true, most }), {
     gap,
     nodes: effort.nodes,
     lookingAround: 0,
