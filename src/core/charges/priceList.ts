@@ -17,6 +17,34 @@ export const BASES = [
 ] as const;
 export type Basis = (typeof BASES)[number];
 
+/** What charges multiply, in the order in which weight is lost; the groups of a price list as people read it. */
+export const BASIS_GROUPS = [
+  'the animal',
+  'hot',
+  'cold',
+  'green, finished',
+  'packed',
+  'packs',
+  'pieces',
+  'the order',
+] as const;
+export type BasisGroup = (typeof BASIS_GROUPS)[number];
+
+/** How a basis is said: the group it stands in, and what a rate is per. */
+export const BASIS_WORDS: Readonly<Record<Basis, { readonly group: BasisGroup; readonly per: string }>> = {
+  head: { group: 'the animal', per: 'a head' },
+  'extra-sheet': { group: 'the animal', per: 'a sheet' },
+  hot: { group: 'hot', per: 'by hot weight' },
+  cold: { group: 'cold', per: 'by cold weight' },
+  green: { group: 'green, finished', per: 'by green weight' },
+  finished: { group: 'green, finished', per: 'by finished weight' },
+  packaged: { group: 'packed', per: 'by packed weight' },
+  package: { group: 'packs', per: 'a pack' },
+  piece: { group: 'pieces', per: 'a piece' },
+  rack: { group: 'pieces', per: 'a rack' },
+  flat: { group: 'the order', per: 'an order' },
+};
+
 /** Who pays a charge: whoever eats the share, or the farm that sold it. */
 export const PAYERS = ['eater', 'farm'] as const;
 export type Payer = (typeof PAYERS)[number];
