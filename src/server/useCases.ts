@@ -6,6 +6,7 @@ import { people } from './people';
 import { rail } from './rail';
 import { settle } from './settle';
 import { sheet } from './sheet';
+import { shop } from './shop';
 import { ticket } from './ticket';
 import { today } from './today';
 import { wrap } from './wrap';
@@ -22,6 +23,7 @@ export const USE_CASES = {
   ...ticket,
   ...today,
   ...people,
+  ...shop,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -1,5 +1,6 @@
 import type { Cents } from '../quantity/money';
 import type { WeighingUnit } from '../quantity/weight';
+import { daysAfter } from '../time/shopTime';
 
 /** What a charge multiplies. Every rule names one. */
 export const BASES = [
@@ -97,4 +98,23 @@ export function listInForce(lists: readonly PriceList[], day: string): PriceList
   return [...lists]
     .filter((list) => list.effectiveFrom <= day)
     .sort((a, b) => (a.effectiveFrom < b.effectiveFrom ? 1 : -1))[0];
+}
+
+/** The first day on or after a day on which no list begins yet. */
+function freeDay(lists: readonly PriceList[], day: string): string {
+  const taken = new Set(lists.map((list) => list.effectiveFrom));
+  let free = day;
+  while (taken.has(free)) free = daysAfter(free, 1);
+  return free;
+}
+
+/**
+ * Why a list cannot come in force on a day; undefined when it can. What was billed stays as it was, so a list begins
+ * today or later, and no two begin on one day.
+ */
+export function beginProblem(lists: readonly PriceList[], day: string, today: string): string | undefined {
+  if (day < today) return `${day} is past. The first day it can hold from is ${freeDay(lists, today)}.`;
+  const other = lists.find((list) => list.effectiveFrom === day);
+  if (!other) return undefined;
+  return `${other.name} begin on ${day}. The next free day is ${freeDay(lists, day)}.`;
 }

@@ -8,6 +8,7 @@ import * as calls from './006-calls';
 import * as carcass from './007-carcass';
 import * as ground from './008-ground';
 import * as ticket from './009-ticket';
+import * as prices from './010-prices';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -22,6 +23,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['007-carcass', carcass],
   ['008-ground', ground],
   ['009-ticket', ticket],
+  ['010-prices', prices],
 ];
 
 async function noWayBack(): Promise<void> {

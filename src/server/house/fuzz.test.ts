@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { randomUUID } from 'node:crypto';
+import { writePriceListCsv } from '@/core/formats/priceListCsv';
 import { houseSheet } from '@/core/sheet/houseSheet';
+import { demoPriceLists } from '../demo/setUpDemo';
 import { hogDocument, TestShop } from '../tests/testShop';
 import { USE_CASES, type UseCaseName } from '../useCases';
 import { passDoorway } from './doorway';
@@ -68,6 +70,18 @@ describe('whatever is asked', () => {
     const sheet = houseSheet(waiting!.situation);
     const document = hogDocument({ animal: { ...hogDocument().animal, tag: 'H902' } });
     const sideId = waiting!.sides[0]!.side.id;
+    const baseId = (await shop.get('pricesView', {})).standing.at(-1)!.list.id;
+    const inHand = async (name: string, effectiveFrom: string) =>
+      (await shop.get('startPriceList', { clientId: randomUUID(), baseId, name, effectiveFrom })).draftId;
+    const [draftId, forced, put] = [
+      await inHand('In hand', '2099-01-04'),
+      await inHand('In force', '2099-01-05'),
+      await inHand('Put away', '2099-01-06'),
+    ];
+    const change = { kind: 'rate', rule: 'cut-and-wrap', rateCents: 104 } as const;
+    await shop.get('changePrices', { clientId: randomUUID(), draftId, change });
+    const changeId = (await shop.get('pricesView', {})).inHand.find((each) => each.id === draftId)!
+      .history[0]!.id;
     sound = {
       bookOrder: { clientId: randomUUID(), document },
       bookingView: {},
@@ -120,6 +134,14 @@ describe('whatever is asked', () => {
       sessionsView: {},
       endSession: { clientId: randomUUID(), sessionId: randomUUID() },
       unlockName: { clientId: randomUUID(), name: 'Tove' },
+      pricesView: {},
+      startPriceList: { clientId: randomUUID(), baseId, name: 'Winter', effectiveFrom: '2099-01-07' },
+      changePrices: { clientId: randomUUID(), draftId, change },
+      takeBackPrice: { clientId: randomUUID(), draftId, changeId },
+      importPrices: { clientId: randomUUID(), draftId, text: writePriceListCsv(demoPriceLists('lb')[0]!) },
+      putPricesInForce: { clientId: randomUUID(), draftId: forced },
+      putPricesAway: { clientId: randomUUID(), draftId: put },
+      priceFileView: { listId: baseId, as: 'csv' },
     };
   });
   afterAll(() => shop.close());
