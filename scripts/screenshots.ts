@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { Key } from 'selenium-webdriver';
 import { Person } from '../tests/browser/browser';
 import { RunningDemo } from '../tests/browser/runningDemo';
 
@@ -71,6 +72,28 @@ async function statement(person: Person, demo: RunningDemo): Promise<void> {
     process.stderr.write('pdftoppm (poppler-utils) is missing: no picture of the statement.\n');
 }
 
+/** A list in hand with two rates changed, set against the one in force. */
+async function prices(demo: RunningDemo): Promise<void> {
+  const owner = await Person.arrive(demo.address, DESK);
+  await owner.open('/sign-in');
+  await owner.signIn('Maren');
+  await owner.open('/shop/prices');
+  await owner.click('Another list from this one');
+  await owner.type('#name', 'Winter prices');
+  await owner.type('#effectiveFrom', `${new Date().getFullYear() + 1}-01-04`);
+  await owner.click('Take it in hand');
+  for (const [charge, rate] of [
+    ['Cut and wrap', '1.04'],
+    ['Vacuum bags', '0.30'],
+  ] as const) {
+    await owner.type(`input[aria-label="Rate of ${charge}"]`, rate);
+    await owner.keys(Key.ENTER);
+    await owner.sees(`to ${rate}`);
+  }
+  await shoot(owner, 'prices');
+  await owner.leave();
+}
+
 async function floor(demo: RunningDemo): Promise<void> {
   const person = await Person.arrive(demo.address, FLOOR);
   await person.signIn('Sunna');
@@ -100,6 +123,7 @@ try {
   await desk(person);
   await statement(person, demo);
   await person.leave();
+  await prices(demo);
   await floor(demo);
 } finally {
   await demo.stop();

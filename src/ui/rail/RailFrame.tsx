@@ -44,8 +44,9 @@ export function RailFrame({ rail: first, children }: { rail: Rail; children: Rea
           <button type="button" className={styles.find} onClick={() => open('palette')}>
             Find <kbd>Ctrl K</kbd>
           </button>
+          {role === 'owner' && <ShopLink />}
           <span className={styles.who}>
-            {name}, {role}
+            {role === 'owner' ? name : `${name}, ${role}`}
             <Button type="link" onClick={() => void signOut().then(setStays)}>
               Sign out
             </Button>
@@ -58,6 +59,20 @@ export function RailFrame({ rail: first, children }: { rail: Rail; children: Rea
     </div>
   );
   return isFloorRole(role) ? <ConfigProvider theme={floorTheme}>{frame}</ConfigProvider> : frame;
+}
+
+/** What the owner sets up: prices first. */
+function ShopLink() {
+  const here = usePathname().startsWith('/shop');
+  return (
+    <Link
+      href="/shop/prices"
+      className={here ? styles.shopHere : styles.shop}
+      aria-current={here ? 'page' : undefined}
+    >
+      The shop
+    </Link>
+  );
 }
 
 /** The page is on its way: the hook that was pressed says so. */

@@ -18,6 +18,10 @@ const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Read an order file', also: 'import json', page: '/book#order-file' },
 ];
 
+const FOR_THE_OWNER: readonly Action[] = [
+  { label: 'Prices of the shop', also: 'rates charges list tax minimum set up', page: '/shop/prices' },
+];
+
 function withShare(shareId: string, role: string): readonly Action[] {
   const floor = [
     { label: 'Its ticket', also: 'order everything history packs', page: `/ticket/${shareId}` },
@@ -68,7 +72,11 @@ export function placesFor({ said, role, shareId }: Asked): Entry[] {
   const pages = hooksFor(role)
     .filter(({ word }) => fits(said, word))
     .map(({ word, path }) => ({ key: path, label: word, detail: 'page', page: path }));
-  const actions = [...(shareId ? withShare(shareId, role) : []), ...(isFloorRole(role) ? [] : FOR_THE_OFFICE)]
+  const actions = [
+    ...(shareId ? withShare(shareId, role) : []),
+    ...(isFloorRole(role) ? [] : FOR_THE_OFFICE),
+    ...(role === 'owner' ? FOR_THE_OWNER : []),
+  ]
     .filter(({ label, also }) => fits(said, `${label} ${also}`))
     .map(({ label, page }) => ({ key: label, label, detail: 'to do', page }));
   return [...pages, ...actions];

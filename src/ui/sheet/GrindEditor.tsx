@@ -224,7 +224,7 @@ function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
             typeof next === 'number' &&
             onChange({ ...line, amount: { kind: 'weight', weight: weight(next) } })
           }
-          style={{ width: 90 }}
+          style={{ width: 76 }}
         />
       )}
       <Select
@@ -270,7 +270,7 @@ function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
           suffix={unit}
           disabled={locked}
           onChange={(next) => typeof next === 'number' && onChange({ ...line, packWeight: weight(next) })}
-          style={{ width: 84 }}
+          style={{ width: 68 }}
         />
       </label>
       {recipe.allergens.length > 0 && <span className="alarm">contains {recipe.allergens.join(', ')}</span>}

@@ -1,5 +1,5 @@
 /** Where a key holds: on every page, or where one thing is worked on. */
-export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap';
+export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices';
 
 export type Key = {
   /** As `react-hotkeys-hook` reads it. */
@@ -67,6 +67,12 @@ export const KEYS = {
     less: { keys: 'minus,subtract', shown: '−', does: 'one piece less', repeats: true },
     nothingMore: { keys: 'n', shown: 'N', does: 'nothing more of this is to come, and why' },
   },
+  prices: {
+    orderBefore: { keys: 'bracketleft', shown: '[', does: 'work the list on the order before' },
+    orderAfter: { keys: 'bracketright', shown: ']', does: 'work the list on another order' },
+    charge: { keys: 'equal,shift+equal,add', shown: '+', does: 'add a charge' },
+    back: { keys: 'mod+z', shown: 'Ctrl Z', does: 'take the last change back' },
+  },
 } as const satisfies Readonly<Record<Scope, Readonly<Record<string, Key>>>>;
 
 export type KeyName<S extends Scope> = keyof (typeof KEYS)[S] & string;
@@ -77,4 +83,5 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   ticket: 'The ticket',
   sheet: 'The sheet',
   wrap: 'The wrap table',
+  prices: 'The prices',
 };

@@ -1,0 +1,76 @@
+import { Key } from 'selenium-webdriver';
+import { Person } from './browser';
+import { RunningDemo } from './runningDemo';
+
+jest.setTimeout(180_000);
+
+let demo: RunningDemo;
+let maren: Person;
+
+beforeAll(async () => {
+  demo = await RunningDemo.start('lb');
+  maren = await Person.arrive(demo.address);
+  await maren.open('/sign-in');
+  await maren.signIn('Maren');
+});
+afterAll(async () => {
+  await maren?.leave();
+  await demo?.stop();
+});
+
+const CUT = 'input[aria-label="Rate of Cut and wrap"]';
+
+describe('the owner and the prices', () => {
+  it('takes another list in hand, in words of her own', async () => {
+    await maren.click('The shop', 'a');
+    await maren.sees('Autumn prices against spring prices');
+    await maren.sees(/\d+ shares booked; in force/);
+    await maren.click('Another list from this one');
+    await maren.type('#name', 'Winter prices');
+    await maren.type('#effectiveFrom', '2020-01-04');
+    await maren.click('Take it in hand');
+    await maren.sees('2020-01-04 is past');
+    await maren.type('#effectiveFrom', '2099-01-04');
+    await maren.click('Take it in hand');
+    await maren.sees('Winter prices against autumn prices');
+    await maren.sees('in your hands; nobody booked');
+  });
+
+  it('sees the bill move as she types, keeps it by Enter, and takes it back', async () => {
+    const owes = async () =>
+      /The household owes.*?([\d.]+)\s+([\d.]+)/s.exec(await maren.text())!.slice(1, 3);
+    const [before] = await owes();
+    await maren.type(CUT, '2.50');
+    await maren.until('the bill to move', async () => (await owes())[1] !== before);
+    await maren.keys(Key.ESCAPE);
+    await maren.until('the old bill', async () => (await owes())[1] === before);
+    await maren.type(CUT, '1.0x');
+    await maren.sees('“1.0x” is no rate');
+    await maren.type(CUT, '1.04');
+    await maren.keys(Key.ENTER);
+    await maren.sees('Cut and wrap 0.98 to 1.04');
+    await maren.click('back');
+    await maren.sees('taken back');
+  });
+
+  it('adds a charge of the farm, and refuses one that is none', async () => {
+    await maren.click('add a charge');
+    await maren.type('#rate', 'five');
+    await maren.click('Keep it');
+    await maren.sees('“five” is no rate');
+    await maren.type('#label', 'Boxes');
+    await maren.type('#rate', '5.00');
+    await maren.type('#tiers', 'above 250');
+    await maren.click('Keep it');
+    await maren.sees('is no tier');
+    await maren.type('#tiers', 'above 250: 6.00');
+    await maren.click('Keep it');
+    await maren.sees('new: Boxes, 5.00 by packed weight');
+  });
+
+  it('puts it in force from its day, and then it stands', async () => {
+    await maren.click('In force from 2099-01-04');
+    await maren.sees('0 shares booked; coming');
+    await maren.sees('Another list from this one');
+  });
+});
