@@ -5,7 +5,7 @@ const ROUNDING_DUST = 1e-9;
 
 /** Exchanges between two parties that are weighed against each other; beyond these an even sample of them. */
 const MOST_MOVES = 160;
-const MOST_PAIRS_OF_MOVES = 8000;
+const MOST_PAIRS_OF_MOVES = 5000;
 
 /** Rounds of exchanges, each between every party and the next, in another order each time. */
 const MOST_ROUNDS = 400;
