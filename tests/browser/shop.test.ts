@@ -1,8 +1,11 @@
+import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 
 jest.setTimeout(180_000);
+
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
 
 let demo: RunningDemo;
 let maren: Person;
@@ -66,6 +69,33 @@ describe('the owner and the prices', () => {
     await maren.type('#tiers', 'above 250: 6.00');
     await maren.click('Keep it');
     await maren.sees('new: Boxes, 5.00 by packed weight');
+  });
+
+  it('works for a hand that cannot point and on a narrow window', async () => {
+    await maren.driver.executeScript(AXE);
+    const found = await maren.driver.executeAsyncScript<{ id: string; nodes: { target: string[] }[] }[]>(
+      `const done = arguments[arguments.length - 1];
+       axe.run({ runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] }).then((result) => done(result.violations));`,
+    );
+    expect(found.flatMap(({ id, nodes }) => nodes.map((node) => `${id}: ${node.target.join(' ')}`))).toEqual(
+      [],
+    );
+    await maren.resize({ width: 1024, height: 768 });
+    const wide = await maren.driver.executeScript(
+      'const main = document.querySelector("main"); return main.scrollWidth > main.clientWidth + 1;',
+    );
+    expect(wide).toBe(false);
+    await maren.resize({ width: 1280, height: 800 });
+  });
+
+  it('keeps what is typed while the network is away', async () => {
+    await maren.network(false);
+    await maren.type(CUT, '1.11');
+    await maren.keys(Key.ENTER);
+    await maren.sees(/network|answer|reach/i);
+    expect(await (await maren.find(CUT)).getAttribute('value')).toBe('1.11');
+    await maren.network(true);
+    await maren.keys(Key.ESCAPE);
   });
 
   it('puts it in force from its day, and then it stands', async () => {
