@@ -272,6 +272,9 @@ describe('fractum atlas and species', () => {
     );
     expect(out).toMatch(/packWeight: 1 to 3 lb/);
     expect(out).toContain('breakfast: Breakfast sausage; bulk, patties, links');
+    expect(out).toMatch(/whole-shoulder: .*; has the pieces of picnic\n/);
+    expect(out).toContain('  size of patties: quarter, third, six-oz, half\n');
+    expect(out).toMatch(/offal: liver \(Liver\), heart \(Heart\)/);
     expect(out).toMatch(/keeps: keep-fat \(.*keep-bones \(.*\nanimal.addOns: head-half/);
     expect(out).toMatch(/head: .*, with the add-on head-half/);
   });

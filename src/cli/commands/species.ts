@@ -1,7 +1,8 @@
 import { scarceCuts } from '@/core/shares/scarce';
 import { readCatalogue } from '@/data/catalogue';
 import { formatInches } from '@/core/quantity/length';
-import type { ParamSpec, Species } from '@/core/species/types';
+import { GRIND_SIZES } from '@/core/sheet/grindSizes';
+import { GRIND_FORMS, type ParamSpec, type Species } from '@/core/species/types';
 import { EXIT, printJson, speciesNamed, type Command } from '../console';
 
 export const species: Command = {
@@ -20,7 +21,8 @@ export const species: Command = {
 };
 
 function factsOf(species: Species) {
-  const { id, name, atlas, decisions, breaks, schools, types, flags, recipes, poolKeeps, grind } = species;
+  const { id, name, atlas, decisions, breaks, schools, types, flags, recipes, poolKeeps, offal, grind } =
+    species;
   return {
     id,
     name,
@@ -37,13 +39,16 @@ function factsOf(species: Species) {
         id: option.id,
         label: option.label,
         params: (option.params ?? []).map((spec) => ({ id: spec.id, takes: rangeOf(spec) })),
+        ...(option.takesOver ? { takesOver: option.takesOver } : {}),
       })),
     })),
     grind: {
       fatPct: `${grind.fatPct.min} to ${grind.fatPct.max}`,
       recipes: recipes.map((recipe) => ({ id: recipe.id, name: recipe.name, forms: recipe.forms })),
     },
+    sizes: GRIND_FORMS.map((form) => ({ form, sizes: GRIND_SIZES[form].map((size) => size.id) })),
     keeps: poolKeeps.map((keep) => ({ id: keep.id, title: keep.title })),
+    offal: offal.map((each) => ({ id: each.id, title: each.label })),
     breaks: breaks.map((each) => ({
       id: each.id,
       places: each.places.map((place) => place.id),
@@ -81,6 +86,11 @@ function lineOf(of: Species): string {
   return `${of.id.padEnd(8)} ${of.name}: side of ${atlas.reference.sideLb} lb in ${atlas.atoms.length} atoms, ${decisions.length} decisions, ${schools.length} schools\n`;
 }
 
+function takenWords(takesOver: readonly string[] | undefined): string {
+  if (!takesOver) return '';
+  return `; has the pieces of ${takesOver.includes('*') ? 'everything else' : takesOver.join(', ')}`;
+}
+
 /** All that a person needs to write a sheet by hand. */
 function pageOf(of: Species): string {
   const facts = factsOf(of);
@@ -91,12 +101,15 @@ function pageOf(of: Species): string {
     ...facts.decisions.flatMap(({ id, title, options, house, divisible, needsAddOn }) => [
       `  ${id}: ${title}${divisible ? ', in several forms' : ''}${needsAddOn ? `, with the add-on ${needsAddOn}` : ''} (house: ${house})\n`,
       ...options.map(
-        ({ id: option, label, params }) =>
-          `    ${option}: ${label}${params.map((spec) => `; ${spec.id}: ${spec.takes}`).join('')}\n`,
+        ({ id: option, label, params, takesOver }) =>
+          `    ${option}: ${label}${params.map((spec) => `; ${spec.id}: ${spec.takes}`).join('')}${takenWords(takesOver)}\n`,
       ),
     ]),
-    `grind: fatPct ${facts.grind.fatPct}; recipes\n`,
+    'a form may say besides otherwise: an option that the cutter may take when the piece does not look right\n',
+    `grind: fatPct ${facts.grind.fatPct}; picked: true or false; recipes\n`,
     ...facts.grind.recipes.map(({ id, name, forms }) => `  ${id}: ${name}; ${forms.join(', ')}\n`),
+    ...facts.sizes.map(({ form, sizes }) => `  size of ${form}: ${sizes.join(', ')}\n`),
+    `offal: ${named(facts.offal)}\n`,
     `keeps: ${named(facts.keeps)}\n`,
     `animal.addOns: ${named(facts.addOns)}\n`,
     'animal.carcass\n',
