@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { Key } from 'selenium-webdriver';
+import { By, Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 
@@ -102,5 +102,31 @@ describe('the owner and the prices', () => {
     await maren.click('In force from 2099-01-04');
     await maren.sees('0 shares booked; coming');
     await maren.sees('Another list from this one');
+  });
+});
+
+describe('the owner and the people', () => {
+  it('takes somebody on, who signs in; lets them rest, who does not', async () => {
+    await maren.click('People', 'a');
+    await maren.sees('Take somebody on');
+    await maren.click('Take somebody on');
+    await maren.type('#name', 'Tove');
+    await maren.type('#secret', 'fish-on-friday');
+    await maren.click('Take them on');
+    await maren.sees('There is a Tove already');
+    await maren.type('#name', 'Hedda');
+    await maren.click('Take them on');
+    await maren.sees('Hedda');
+    const enter = (name: string) =>
+      fetch(`${demo.address}/api/sign-in`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name, secret: 'fish-on-friday' }),
+      });
+    expect((await enter('Hedda')).status).toBe(200);
+    const row = "//tr[contains(., 'Hedda')]//button[contains(., 'Rests')]";
+    await maren.driver.findElement(By.xpath(row)).click();
+    await maren.sees('Is back');
+    expect((await enter('Hedda')).status).toBe(401);
   });
 });

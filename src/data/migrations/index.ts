@@ -9,6 +9,7 @@ import * as carcass from './007-carcass';
 import * as ground from './008-ground';
 import * as ticket from './009-ticket';
 import * as prices from './010-prices';
+import * as people from './011-people';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -24,6 +25,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['008-ground', ground],
   ['009-ticket', ticket],
   ['010-prices', prices],
+  ['011-people', people],
 ];
 
 async function noWayBack(): Promise<void> {

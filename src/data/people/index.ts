@@ -4,6 +4,7 @@ export { writeAudit, type AuditLine } from './audit';
 export {
   closeSession,
   endSession,
+  endSessionsOf,
   openSession,
   openSessions,
   purgeSessions,
@@ -12,4 +13,16 @@ export {
   type ListedSession,
   type Session,
 } from './sessions';
-export { allUsers, ROLES, userByName, writeUser, type Role, type User } from './users';
+export {
+  allStaff,
+  allUsers,
+  changeUser,
+  ROLES,
+  USER_STATES,
+  userByName,
+  writeUser,
+  type Role,
+  type StaffMember,
+  type User,
+  type UserState,
+} from './users';

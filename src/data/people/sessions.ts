@@ -26,7 +26,8 @@ export async function userOfSession(db: Database, tokenHash: string, now: string
     .join('users', 'users.id', 'sessions.userId')
     .where('sessions.tokenHash', tokenHash)
     .andWhere('sessions.expiresAt', '>', now)
-    .first('users.*');
+    .andWhere('users.state', 'here')
+    .first('users.id', 'users.name', 'users.role', 'users.secret');
 }
 
 export async function closeSession(db: Database, tokenHash: string): Promise<void> {
@@ -54,4 +55,9 @@ export async function endSession(db: Database, id: string): Promise<void> {
 /** Removes sessions that have run out. @returns how many */
 export async function purgeSessions(db: Database, now: string): Promise<number> {
   return db('sessions').where('expiresAt', '<=', now).delete();
+}
+
+/** Signs somebody out everywhere. */
+export async function endSessionsOf(db: Database, userId: string): Promise<void> {
+  await db('sessions').where({ userId }).delete();
 }

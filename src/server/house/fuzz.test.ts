@@ -82,6 +82,12 @@ describe('whatever is asked', () => {
     await shop.get('changePrices', { clientId: randomUUID(), draftId, change });
     const changeId = (await shop.get('pricesView', {})).inHand.find((each) => each.id === draftId)!
       .history[0]!.id;
+    const { personId } = await shop.get('takeOn', {
+      clientId: randomUUID(),
+      name: 'Odda',
+      role: 'wrapper',
+      secret: 'fish-on-friday',
+    });
     sound = {
       bookOrder: { clientId: randomUUID(), document },
       bookingView: {},
@@ -134,6 +140,11 @@ describe('whatever is asked', () => {
       sessionsView: {},
       endSession: { clientId: randomUUID(), sessionId: randomUUID() },
       unlockName: { clientId: randomUUID(), name: 'Tove' },
+      staffView: {},
+      takeOn: { clientId: randomUUID(), name: 'Hedda', role: 'wrapper', secret: 'fish-on-friday' },
+      changeRole: { clientId: randomUUID(), personId, role: 'cutter' },
+      changeSecret: { clientId: randomUUID(), personId, secret: 'fish-on-monday' },
+      changeStanding: { clientId: randomUUID(), personId, state: 'rests' },
       pricesView: {},
       startPriceList: { clientId: randomUUID(), baseId, name: 'Winter', effectiveFrom: '2099-01-07' },
       changePrices: { clientId: randomUUID(), draftId, change },

@@ -1,7 +1,20 @@
 import { eventsView } from './eventsView';
 import { endSession, sessionsView, unlockName } from './sessions';
+import { changeRole, changeSecret, changeStanding, staffView, takeOn } from './staff';
 
-export { hashSecret } from './secrets';
+export { hashSecret, SHORTEST_SECRET } from './secrets';
 export { actorOf, signIn, signOut, type SignedIn } from './signIn';
 
-export const people = { eventsView, sessionsView, endSession, unlockName } as const;
+export type { ListedStaff } from './staff';
+
+export const people = {
+  eventsView,
+  sessionsView,
+  endSession,
+  unlockName,
+  staffView,
+  takeOn,
+  changeRole,
+  changeSecret,
+  changeStanding,
+} as const;

@@ -5,6 +5,9 @@ const derive = promisify(scrypt) as (secret: string, salt: Buffer, length: numbe
 
 const HASH_BYTES = 32;
 
+/** Short enough to type with wet hands, long enough not to be guessed in a few tries. */
+export const SHORTEST_SECRET = 10;
+
 /** A secret as it is stored: salt and scrypt hash. */
 export async function hashSecret(secret: string): Promise<string> {
   const salt = randomBytes(16);

@@ -11,7 +11,7 @@ import { dayIn, monthsAfter } from '@/core/time/shopTime';
 import type { Database } from '@/data/database';
 import { writeUser } from '@/data/people';
 import { hasShop, writeHouseRules, writePriceList, writeShop } from '@/data/setUp';
-import { hashSecret } from '../people';
+import { hashSecret, SHORTEST_SECRET } from '../people';
 
 /** What a new shop says of itself. */
 export type NewShop = Omit<Shop, 'demo'> & {
@@ -22,9 +22,6 @@ export type NewShop = Omit<Shop, 'demo'> & {
 
 /** A new shop's first prices hold for what hangs there already, and for a sample week. */
 const PRICES_REACH_BACK_MONTHS = 2;
-
-/** Shorter ones are guessed. */
-const SHORTEST_SECRET = 10;
 
 const newShopSchema = Joi.object<NewShop>({
   name: Joi.string().trim().min(1).max(80).required(),

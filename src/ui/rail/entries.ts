@@ -20,6 +20,7 @@ const FOR_THE_OFFICE: readonly Action[] = [
 
 const FOR_THE_OWNER: readonly Action[] = [
   { label: 'Prices of the shop', also: 'rates charges list tax minimum set up', page: '/shop/prices' },
+  { label: 'People of the shop', also: 'staff roles secrets password take on leave', page: '/shop/people' },
 ];
 
 function withShare(shareId: string, role: string): readonly Action[] {

@@ -15,6 +15,7 @@ import { ListLine } from './ListLine';
 import styles from './PricesScreen.module.css';
 import { PriceHistory } from './PriceHistory';
 import { RateTable, type Typed } from './RateTable';
+import { ShopHeading } from './ShopHeading';
 
 const BeginList = onDemand(() => import('./BeginList').then((module) => module.BeginList));
 const EditCharge = onDemand(() => import('./EditCharge').then((module) => module.EditCharge));
@@ -54,9 +55,7 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
   );
   return (
     <div className={styles.page}>
-      <header className={styles.heading}>
-        <h1>Prices</h1>
-        <span className={styles.spacer} />
+      <ShopHeading>
         <Button onClick={() => setOpened({ what: 'files' })}>Files</Button>
         {inHand ? (
           <>
@@ -76,7 +75,7 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
             Another list from this one
           </Button>
         )}
-      </header>
+      </ShopHeading>
       <Note failure={put.refusal ?? back.refusal} />
       <ListLine view={view} chosen={list.id} onChoose={setChosen} />
       <div className={styles.columns}>
