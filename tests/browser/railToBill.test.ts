@@ -270,6 +270,7 @@ describe('step 4, wrap', () => {
   });
 
   step('a moving, an empty or an overloaded scale gives nothing', async () => {
+    await weighed(0);
     await sunna.keys(Key.ENTER);
     await sunna.sees('Nothing is on the scale', '[data-kind="refused"]');
     await demo.put(45);
