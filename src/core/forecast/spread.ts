@@ -36,31 +36,37 @@ export function uncertaintyOf(species: Species, condition: Condition | undefined
 export function atomSpread(
   gives: ReadonlyMap<number, number>,
   atomShare: Float64Array,
-  { atomCv }: Uncertainty,
+  uncertainty: Uncertainty,
 ): number {
-  let [squares, crossed, total] = [0, 0, 0];
-  for (const [atom, gift] of gives) {
-    squares += gift * gift;
-    crossed += atomShare[atom]! * gift;
-    total += gift;
-  }
-  const variance = squares - 2 * total * crossed + total * total * sumOfSquares(atomShare);
-  return atomCv * Math.sqrt(Math.max(0, variance));
+  const sums = { squares: 0, crossed: 0, total: 0 };
+  for (const [atom, gift] of gives) addGift(sums, gift, atomShare[atom]!);
+  return spreadOf(sums, atomShare, uncertainty);
 }
 
 /** The same of a sum to which every atom gives, by index. */
 export function atomSpreadOfAll(
   gives: Float64Array,
   atomShare: Float64Array,
+  uncertainty: Uncertainty,
+): number {
+  const sums = { squares: 0, crossed: 0, total: 0 };
+  for (let atom = 0; atom < gives.length; atom += 1) addGift(sums, gives[atom]!, atomShare[atom]!);
+  return spreadOf(sums, atomShare, uncertainty);
+}
+
+type Sums = { squares: number; crossed: number; total: number };
+
+function addGift(sums: Sums, gift: number, share: number): void {
+  sums.squares += gift * gift;
+  sums.crossed += share * gift;
+  sums.total += gift;
+}
+
+function spreadOf(
+  { squares, crossed, total }: Sums,
+  atomShare: Float64Array,
   { atomCv }: Uncertainty,
 ): number {
-  let [squares, crossed, total] = [0, 0, 0];
-  for (let atom = 0; atom < gives.length; atom += 1) {
-    const gift = gives[atom]!;
-    squares += gift * gift;
-    crossed += atomShare[atom]! * gift;
-    total += gift;
-  }
   const variance = squares - 2 * total * crossed + total * total * sumOfSquares(atomShare);
   return atomCv * Math.sqrt(Math.max(0, variance));
 }

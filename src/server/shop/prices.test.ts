@@ -78,6 +78,19 @@ describe('the prices of a shop', () => {
     expect((await inHand(draftId)).history).toEqual([]);
   });
 
+  it('do not come in force without a single charge, however that came about', async () => {
+    const draftId = await begin('Nothing', '2099-07-01');
+    const box = { id: 'box', label: 'Boxes', basis: 'flat', rateCents: 5 as never } as const;
+    await change(draftId, { kind: 'charge', charge: box });
+    const added = (await inHand(draftId)).history[0]!.id;
+    for (const { id } of (await inHand(draftId)).list.rules) {
+      if (id !== 'box') await change(draftId, { kind: 'without', rule: id });
+    }
+    await shop.get('takeBackPrice', { clientId: randomUUID(), draftId, changeId: added });
+    const put = await shop.ask('putPricesInForce', { clientId: randomUUID(), draftId });
+    expect(put).toMatchObject({ ok: false, reason: 'invalid', field: 'rules' });
+  });
+
   it('go out as a file and come in again', async () => {
     const draftId = await begin('From a file', '2099-04-01');
     for (const as of ['csv', 'json'] as const) {

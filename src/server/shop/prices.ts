@@ -21,7 +21,7 @@ import {
 } from '@/data/setUp';
 import { clientId, id } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
-import { defineUseCase, type House } from '../house/useCase';
+import { defineUseCase, type House, type UseCase } from '../house/useCase';
 import { listInHand } from './draft';
 
 const day = Joi.string()
@@ -93,82 +93,77 @@ export const startPriceList = defineUseCase<
   },
 });
 
+/** What is done to one list in hand, by the owner. */
+function defineStep<More extends object, Output>(step: {
+  readonly name: string;
+  readonly more?: Joi.SchemaMap;
+  readonly run: (house: House, inHand: InHand, more: More) => Promise<Result<Output, Reason>>;
+}): UseCase<{ clientId: string; draftId: string } & More, Output> {
+  return defineUseCase({
+    name: step.name,
+    roles: ['owner'],
+    writes: true,
+    input: Joi.object({ clientId, draftId: id, ...step.more }),
+    subject: ({ draftId }) => draftId,
+    run: async (house, input) => {
+      const draft = await draftOf(house.db, input.draftId);
+      if (!draft) return refuse('not-found', 'That price list is not in hand any more.', 'draftId');
+      const lists = await readPriceLists(house.db);
+      return step.run(house, { draft, lists, list: listInHand(lists, draft) }, input);
+    },
+  });
+}
+
 /** Changes a list in hand by one step, which stands in its history and can be taken back. */
-export const changePrices = defineUseCase<{ clientId: string; draftId: string; change: PriceChange }, Begun>({
+export const changePrices = defineStep<{ change: PriceChange }, Begun>({
   name: 'changePrices',
-  roles: ['owner'],
-  writes: true,
-  input: Joi.object({ clientId, draftId: id, change: changeSchema }),
-  subject: ({ draftId }) => draftId,
-  run: async (house, { draftId, change }) => {
-    const found = await inHand(house, draftId);
-    return found.ok ? make(house, found.value, change) : found;
-  },
+  more: { change: changeSchema },
+  run: (house, inHand, { change }) => make(house, inHand, change),
 });
 
 /** Takes one step of a list in hand back; the later ones stay. */
-export const takeBackPrice = defineUseCase<{ clientId: string; draftId: string; changeId: string }, Begun>({
+export const takeBackPrice = defineStep<{ changeId: string }, Begun>({
   name: 'takeBackPrice',
-  roles: ['owner'],
-  writes: true,
-  input: Joi.object({ clientId, draftId: id, changeId: id }),
-  subject: ({ draftId }) => draftId,
-  run: async (house, { draftId, changeId }) => {
-    const found = await inHand(house, draftId);
-    if (!found.ok) return found;
-    const step = found.value.draft.changes.find((each) => each.id === changeId && !each.takenBack);
+  more: { changeId: id },
+  run: async (house, { draft }, { changeId }) => {
+    const step = draft.changes.find((each) => each.id === changeId && !each.takenBack);
     if (!step) return refuse('not-found', 'That step is not there any more.', 'changeId');
     await writeTakenBack(house.db, changeId, by(house));
-    return success({ draftId });
+    return success({ draftId: draft.id });
   },
 });
 
 /** Takes the charges of a file, CSV or JSON, into a list in hand. */
-export const importPrices = defineUseCase<{ clientId: string; draftId: string; text: string }, Begun>({
+export const importPrices = defineStep<{ text: string }, Begun>({
   name: 'importPrices',
-  roles: ['owner'],
-  writes: true,
-  input: Joi.object({ clientId, draftId: id, text: Joi.string().max(200_000).required() }),
-  subject: ({ draftId }) => draftId,
-  run: async (house, { draftId, text }) => {
-    const found = await inHand(house, draftId);
-    if (!found.ok) return found;
+  more: { text: Joi.string().max(200_000).required() },
+  run: async (house, inHand, { text }) => {
     const list = readListFile(text);
-    return list.ok ? make(house, found.value, { kind: 'file', list: list.value }) : list;
+    return list.ok ? make(house, inHand, { kind: 'file', list: list.value }) : list;
   },
 });
 
 /** Puts a list in hand in force from its day: from then on it never changes. */
-export const putPricesInForce = defineUseCase<{ clientId: string; draftId: string }, { listId: string }>({
+export const putPricesInForce = defineStep<object, { listId: string }>({
   name: 'putPricesInForce',
-  roles: ['owner'],
-  writes: true,
-  input: Joi.object({ clientId, draftId: id }),
-  subject: ({ draftId }) => draftId,
-  run: async (house, { draftId }) => {
-    const found = await inHand(house, draftId);
-    if (!found.ok) return found;
-    const { list, lists } = found.value;
+  run: async (house, { draft, list, lists }) => {
+    // A step that was taken back may have left what no list can be: no charge at all.
+    const whole = checkShape<PriceList>(priceListSchema, list);
+    if (!whole.ok) return whole;
     const problem = (await dayProblem(house, lists, list.effectiveFrom)) ?? (await shopProblem(house, list));
     if (problem) return problem;
     await writePriceList(house.db, list);
-    await endDraft(house.db, { draftId, listId: list.id }, by(house));
+    await endDraft(house.db, { draftId: draft.id, listId: list.id }, by(house));
     return success({ listId: list.id });
   },
 });
 
 /** Puts a list in hand away; its history stays. */
-export const putPricesAway = defineUseCase<{ clientId: string; draftId: string }, Begun>({
+export const putPricesAway = defineStep<object, Begun>({
   name: 'putPricesAway',
-  roles: ['owner'],
-  writes: true,
-  input: Joi.object({ clientId, draftId: id }),
-  subject: ({ draftId }) => draftId,
-  run: async (house, { draftId }) => {
-    const found = await inHand(house, draftId);
-    if (!found.ok) return found;
-    await endDraft(house.db, { draftId, listId: null }, by(house));
-    return success({ draftId });
+  run: async (house, { draft }) => {
+    await endDraft(house.db, { draftId: draft.id, listId: null }, by(house));
+    return success({ draftId: draft.id });
   },
 });
 
@@ -192,13 +187,6 @@ export const priceFileView = defineUseCase<
 });
 
 type InHand = { readonly draft: PriceDraft; readonly list: PriceList; readonly lists: readonly PriceList[] };
-
-async function inHand(house: House, draftId: string): Promise<Result<InHand, Reason>> {
-  const draft = await draftOf(house.db, draftId);
-  if (!draft) return refuse('not-found', 'That price list is not in hand any more.', 'draftId');
-  const lists = await readPriceLists(house.db);
-  return success({ draft, lists, list: listInHand(lists, draft) });
-}
 
 async function make(
   house: House,

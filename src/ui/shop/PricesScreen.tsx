@@ -31,7 +31,7 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
   const [order, setOrder] = useState(0);
   const [typed, setTyped] = useState<Typed>(null);
   const [opened, setOpened] = useState<Opened>(null);
-  const shown = useShown(view, chosen);
+  const shown = useMemo(() => shownOf(view, chosen), [view, chosen]);
   const worked = view.orders[order % view.orders.length]!;
   const { list, beside, inHand } = shown;
   const asTyped = useMemo(
@@ -121,7 +121,7 @@ type Shown = {
 };
 
 /** The list that is looked at: the chosen one, else the newest in hand, else the one in force. */
-function useShown({ standing, inHand }: PricesView, chosen: string | undefined): Shown {
+function shownOf({ standing, inHand }: PricesView, chosen: string | undefined): Shown {
   const draft = inHand.find(({ id }) => id === chosen) ?? (chosen === undefined ? inHand.at(-1) : undefined);
   const lists = standing.map(({ list }) => list);
   if (draft) return { list: draft.list, beside: lists.find(({ id }) => id === draft.baseId)!, inHand: draft };

@@ -286,7 +286,12 @@ function RateField({ rule, draftId, onTyped }: RateProps) {
         }}
         onBlur={() => void keep()}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') void keep();
+          // Leaving a field keeps it, and the hand goes on to the next rate.
+          if (event.key === 'Enter' && rate !== undefined) {
+            const next = nextRate(event.currentTarget, 1);
+            if (next) next.focus();
+            else event.currentTarget.blur();
+          }
           if (event.key === 'Escape') {
             setText(stands);
             onTyped(null);
