@@ -94,7 +94,9 @@ function GrindHead({ state: { sheet, situation, now }, locked, onFat }: HeadProp
           style={{ width: 96 }}
         />
       </label>
-      <span className={fatPct - asked > FAT_BESIDE ? 'alarm' : 'quiet'}>reaches {fatPct.toFixed(0)} %</span>
+      <span className={fatPct - asked > FAT_BESIDE ? 'alarm' : 'quiet'}>
+        {grind === 0 ? 'nothing is ground' : `reaches ${fatPct.toFixed(0)} %`}
+      </span>
     </div>
   );
 }

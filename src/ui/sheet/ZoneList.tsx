@@ -93,7 +93,11 @@ function grindRow({ sheet, situation, findings, now }: SheetState): RowWords {
   const beside = Math.abs(fatPct - sheet.grind.fatPct) > FAT_BESIDE ? `; reaches ${fatPct.toFixed(0)} %` : '';
   return {
     title: 'Grind',
-    words: own[0]?.sentence ?? `${grindSummary(situation.species, sheet.grind, situation.unit)}${beside}`,
+    words:
+      own[0]?.sentence ??
+      (grind === 0
+        ? 'nothing is ground'
+        : `${grindSummary(situation.species, sheet.grind, situation.unit)}${beside}`),
     alarming: own.some((finding) => finding.blocks),
     weight: formatWeight(grind, 1),
   };
