@@ -1,4 +1,5 @@
-import type { Species } from '../species/types';
+import { pantryOf, recipeOf, type Pantry } from '../species/recipe';
+import type { Ingredient, Species } from '../species/types';
 import { variantOf, type Variant } from './variant';
 
 /** Everything a shop can cut, as one value with a version; two catalogues may be held side by side. */
@@ -7,6 +8,8 @@ export type Catalogue = {
   readonly version: string;
   /** In the order the shop lists them. */
   readonly species: readonly Species[];
+  /** What goes into recipes. */
+  readonly ingredients: readonly Ingredient[];
 };
 
 /** The data files of a catalogue, parsed but not yet put together. */
@@ -14,6 +17,7 @@ export type CatalogueFiles = {
   /** The files of each species, whose fields together are the species. */
   readonly species: readonly (readonly object[])[];
   readonly variants: readonly Variant[];
+  readonly ingredients: readonly Ingredient[];
   /** The shop's item numbers by species; a number once given is never given to another thing. */
   readonly items: Readonly<Record<string, Readonly<Record<string, number>>>>;
 };
@@ -25,8 +29,9 @@ export type CatalogueFiles = {
  * @throws RangeError when a variant is made of a species that is not there
  */
 export function assembleCatalogue(version: string, files: CatalogueFiles): Catalogue {
+  const pantry = pantryOf(files.ingredients);
   const full = files.species
-    .map((parts) => Object.assign({}, ...parts) as Species)
+    .map((parts) => withRecipes(Object.assign({}, ...parts) as Species, pantry))
     .sort((a, b) => a.listed - b.listed);
   const variants = files.variants.map((variant) => {
     const base = full.find((species) => species.id === variant.of);
@@ -35,6 +40,7 @@ export function assembleCatalogue(version: string, files: CatalogueFiles): Catal
   });
   return {
     version,
+    ingredients: files.ingredients,
     species: [...full, ...variants].map((species) => ({ ...species, items: files.items[species.id] ?? {} })),
   };
 }
@@ -48,4 +54,9 @@ export function speciesIn({ species }: Catalogue, id: string): Species {
   const found = species.find((each) => each.id === id);
   if (found) return found;
   throw new RangeError(`"species" expected one of ${species.map((each) => each.id).join(', ')}, got ${id}`);
+}
+
+/** The species with what follows from each of its recipes. */
+function withRecipes(species: Species, pantry: Pantry): Species {
+  return { ...species, recipes: species.recipes.map((written) => recipeOf(written, pantry)) };
 }

@@ -1,8 +1,18 @@
 import type { Catalogue } from '../catalogue/catalogue';
+import { STATE_CHARGES } from '../species/recipe';
+import type { GrindForm } from '../species/types';
 import { WRAPS } from '../sheet/types';
 
 /** What each form of grind is charged for besides grinding. */
-export const FORM_CHARGES = { bulk: [], patties: ['patties'], links: ['linking'] } as const;
+export const FORM_CHARGES: Readonly<Record<GrindForm, readonly string[]>> = {
+  bulk: [],
+  patties: ['patties'],
+  links: ['linking'],
+  rings: ['linking'],
+  logs: ['stuffing'],
+  sticks: ['linking'],
+  strips: ['stuffing'],
+};
 
 /** What fat picked from the trim by hand is charged for. */
 export const PICKING_CHARGE = 'lean-picking';
@@ -18,6 +28,6 @@ export function chargeKeys({ species }: Catalogue): ReadonlySet<string> {
     ...Object.values(cures).flatMap((cure) => cure.charges),
     ...poolKeeps.flatMap((keep) => keep.charges),
   ]);
-  const ofGrind = ['grinding', 'seasoning', PICKING_CHARGE, ...Object.values(FORM_CHARGES).flat()];
+  const ofGrind = ['grinding', 'seasoning', PICKING_CHARGE, ...Object.values(FORM_CHARGES).flat(), ...Object.values(STATE_CHARGES).flat()];
   return new Set([...ofSpecies, ...ofGrind, ...WRAPS]);
 }

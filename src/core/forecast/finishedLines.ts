@@ -8,6 +8,7 @@ import {
 } from '../quantity/weight';
 import { FORM_CHARGES, PICKING_CHARGE } from '../charges/keys';
 import { cutItem, grindItem, keptItem } from '../species/items';
+import { isCured, recipeNamed, STATE_CHARGES, STATE_WORDS } from '../species/recipe';
 import { grindSize } from '../sheet/grindSizes';
 import type { GrindLine } from '../sheet/types';
 import { P90_DEVIATIONS } from './spread';
@@ -85,12 +86,20 @@ export function grindLine(
   {
     index,
     packaged,
+    cureLoss,
     sdShare,
     unit,
     picked,
-  }: { index: number; packaged: Weight; sdShare: number; unit: WeighingUnit; picked: boolean },
+  }: {
+    index: number;
+    packaged: Weight;
+    cureLoss: Weight;
+    sdShare: number;
+    unit: WeighingUnit;
+    picked: boolean;
+  },
 ): ForecastLine {
-  const recipe = species.recipes.find((each) => each.id === line.recipe) ?? species.recipes[0]!;
+  const recipe = recipeNamed(species, line.recipe);
   const perLb = grindSize(line.form, line.size)?.perLb;
   const lb = convertUnits(inUnits(packaged), unit, 'lb');
   return {
@@ -101,11 +110,11 @@ export function grindLine(
     ownCut: recipe.name,
     item: grindItem(recipe.id, line.form),
     destination: 'grind',
-    gross: packaged,
+    gross: (packaged + cureLoss) as Weight,
     trim: NO_TRIM,
     kerf: 0 as Weight,
     airLoss: 0 as Weight,
-    cureLoss: 0 as Weight,
+    cureLoss,
     packaged,
     low: low(packaged, sdShare),
     high: high(packaged, sdShare),
@@ -118,17 +127,18 @@ export function grindLine(
     piecesPerPack: null,
     packWeight: line.packWeight,
     thicknessIn: null,
-    cure: null,
+    cure: isCured(recipe) ? recipe.state : null,
     charges: [
       'grinding',
       ...(recipe.seasoned ? ['seasoning'] : []),
       ...(picked ? [PICKING_CHARGE] : []),
       ...FORM_CHARGES[line.form],
+      ...STATE_CHARGES[recipe.state],
     ],
     labelWords: [
       `Ingredients: ${recipe.ingredients}`,
       ...(recipe.allergens.length > 0 ? [`Contains: ${recipe.allergens.join(', ')}.`] : []),
-      'Raw. Cook before eating.',
+      STATE_WORDS[recipe.state],
     ],
   };
 }

@@ -1,7 +1,8 @@
 import { typeOf } from '../carcass/shiftAtlas';
 import { convertUnits, roundWeights, sumWeights, type Weight } from '../quantity/weight';
 import type { Job, Situation } from '../sheet/situation';
-import type { Sheet } from '../sheet/types';
+import type { GrindLine, Sheet } from '../sheet/types';
+import { FINISHED_SHARE, recipeNamed } from '../species/recipe';
 import { cutLine, grindLine, keptLine } from './finishedLines';
 import { grindTrim, type GrindResult, type Trim } from './grind';
 import type { DraftLine } from './lines';
@@ -65,7 +66,8 @@ export function forecastOf(job: Job, divided: readonly DividedSide[]): Forecast 
 /** The grind of a share's trim, counted by what this carcass' lean holds. */
 export function grindOf(situation: Situation, sheet: Sheet, trim: Trim): GrindResult {
   const { grind, cutting } = situation.species;
-  const by = { rules: grind, lipid: lipidOf(situation), packShrinkShare: cutting.packShrinkShare };
+  const finished = (line: GrindLine) => FINISHED_SHARE[recipeNamed(situation.species, line.recipe).state];
+  const by = { rules: grind, lipid: lipidOf(situation), packShrinkShare: cutting.packShrinkShare, finished };
   return grindTrim(trim, sheet.grind, by);
 }
 
@@ -91,6 +93,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
       cureLoss: drafts.map((draft) => draft.cureLoss),
       kerf: drafts.map((draft) => draft.kerf),
       grind: grind.parts.map((part) => part.packaged),
+      grindCure: grind.parts.map((part) => part.cureLoss),
       kept: kept.map((pool) => pool.exact),
       ...lostPools(exact, kept),
     },
@@ -112,6 +115,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
       grindLine(species, part.line, {
         index: i,
         packaged: rounded.grind[i]!,
+        cureLoss: rounded.grindCure[i]!,
         sdShare: grindShare,
         unit,
         picked: grind.leanPicked > 0,
@@ -124,7 +128,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
     bone: rounded.bone[0]!,
     skin: rounded.skin[0]!,
     inedible: rounded.inedible[0]!,
-    cure: sumWeights(rounded.cureLoss),
+    cure: sumWeights([...rounded.cureLoss, ...rounded.grindCure]),
     kerf: sumWeights(rounded.kerf),
     grinder: rounded.grinder[0]!,
     cuttingShrink: sumWeights([rounded.cuttingShrink[0]!, ...rounded.airLoss]),

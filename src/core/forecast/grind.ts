@@ -2,7 +2,12 @@ import type { GrindLine, GrindOrder } from '../sheet/types';
 import type { GrindRules } from '../species/types';
 
 /** One line of the grind at full precision, thousandths. */
-export type GrindPart = { readonly line: GrindLine; readonly packaged: number };
+export type GrindPart = {
+  readonly line: GrindLine;
+  readonly packaged: number;
+  /** What smoke and drying take away. */
+  readonly cureLoss: number;
+};
 
 /** The trim that a grind is drawn from; any unit of weight. */
 export type Trim = {
@@ -68,19 +73,22 @@ export type GrindBy = {
   readonly rules: GrindRules;
   readonly lipid?: GrindRules['lipid'];
   readonly packShrinkShare?: number;
+  /** What is left of what a line draws when it comes out of smoke or drying, as a share; 1 where nobody says. */
+  readonly finished?: (line: GrindLine) => number;
 };
 
 /**
  * Draws the grind from the trim: all the lean and the fat that hangs on it, then loose fat up to the wish and never
  * more than there is. Lines with a weight are filled first, in order; the line that takes the rest gets what is
- * left. Links lose more in the casing. Nothing is lost: lean + fat used = parts + loss + air.
+ * left. Links lose more in the casing, what is smoked or dried loses there too. Nothing is lost: lean + fat used = parts +
+ * cure + loss + air.
  *
  * @param by - the species' rules; the carcass' own lipid; what is lost from every packed pound
  */
 export function grindTrim(
   trim: Trim,
   order: GrindOrder,
-  { rules, lipid = rules.lipid, packShrinkShare = 0 }: GrindBy,
+  { rules, lipid = rules.lipid, packShrinkShare = 0, finished = () => 1 }: GrindBy,
 ): GrindResult {
   const count = { fatBasis: rules.fatBasis, lipid };
   const { lean, looseFat, attachedFat } = trim;
@@ -90,16 +98,17 @@ export function grindTrim(
   const fatUsed = ground.attachedFat + Math.min(looseFat, Math.max(0, needed - ground.attachedFat));
   const mixed = ground.lean + fatUsed;
   const milled = mixed * (1 - rules.grinderLossShare);
-  const { parts, left } = fillLines(milled, order.lines, { rules, packShrinkShare });
-  if (left > 0 && parts.length > 0) parts[parts.length - 1] = addTo(parts[parts.length - 1]!, left);
+  const { parts, left } = fillLines(milled, order.lines, { rules, packShrinkShare, finished });
+  if (left > 0 && parts.length > 0) parts[parts.length - 1] = addTo(parts[parts.length - 1]!, left, finished);
   const full = parts.reduce((sum, part) => sum + part.packaged, 0);
+  const cured = parts.reduce((sum, part) => sum + part.cureLoss, 0);
   return {
     fatUsed,
     leanPicked: lean - ground.lean,
     fatPct: fatPctOf(ground.lean, fatUsed, count),
     floorPct: fatPctOf(lean, attachedFat, count),
     parts: parts.map((part) => ({ ...part, packaged: part.packaged * (1 - packShrinkShare) })),
-    loss: mixed - full,
+    loss: mixed - full - cured,
     airLoss: full * packShrinkShare,
   };
 }
@@ -137,32 +146,41 @@ export function pickingLoss(
   return picked ? trim.lean + trim.attachedFat - picked.lean - picked.attachedFat : 0;
 }
 
-function addTo(part: GrindPart, more: number): GrindPart {
-  return { line: part.line, packaged: part.packaged + more };
+function addTo(part: GrindPart, more: number, finished: Finished): GrindPart {
+  const share = finished(part.line);
+  return {
+    line: part.line,
+    packaged: part.packaged + more * share,
+    cureLoss: part.cureLoss + more * (1 - share),
+  };
 }
+
+type Finished = Required<GrindBy>['finished'];
 
 function fillLines(
   ground: number,
   lines: readonly GrindLine[],
-  { rules, packShrinkShare }: Required<Omit<GrindBy, 'lipid'>>,
+  { rules, packShrinkShare, finished }: Required<Omit<GrindBy, 'lipid'>>,
 ): { parts: GrindPart[]; left: number } {
   let left = ground;
   const drawn = new Map<GrindLine, number>();
   for (const line of lines) {
     if (line.amount.kind !== 'weight') continue;
-    const draw = Math.min(left, line.amount.weight / (1 - casingLoss(line, rules)) / (1 - packShrinkShare));
+    const kept = (1 - casingLoss(line, rules)) * finished(line) * (1 - packShrinkShare);
+    const draw = Math.min(left, line.amount.weight / kept);
     drawn.set(line, draw);
     left -= draw;
   }
   const rest = lines.filter((line) => line.amount.kind === 'rest');
   rest.forEach((line) => drawn.set(line, left / rest.length));
-  const parts = lines.map((line) => ({
-    line,
-    packaged: (drawn.get(line) ?? 0) * (1 - casingLoss(line, rules)),
-  }));
+  const parts = lines.map((line) => {
+    const stuffed = (drawn.get(line) ?? 0) * (1 - casingLoss(line, rules));
+    const packaged = stuffed * finished(line);
+    return { line, packaged, cureLoss: stuffed - packaged };
+  });
   return { parts, left: rest.length > 0 ? 0 : left };
 }
 
 function casingLoss(line: GrindLine, rules: GrindRules): number {
-  return line.form === 'links' ? rules.casingLossShare : 0;
+  return line.form === 'bulk' || line.form === 'patties' ? 0 : rules.casingLossShare;
 }

@@ -107,7 +107,8 @@ export function balances(postings: Iterable<Posting>): Posting[] {
 /** What is put on the scale, and where it comes from and goes to. */
 export type WeighingPurpose =
   | { readonly kind: 'package'; readonly from: 'share' | 'tub' | 'cure'; readonly lineKey: string }
-  | { readonly kind: 'green'; readonly lineKey: string }
+  /** From the block, or ground from the tub. */
+  | { readonly kind: 'green'; readonly from?: 'tub'; readonly lineKey: string }
   | { readonly kind: 'tub' }
   | { readonly kind: 'barrel'; readonly barrel: 'bone' | 'fat' | 'skin' | 'inedible' };
 
@@ -155,7 +156,7 @@ export function postWeighing({
       return success(move(sources[purpose.from], { kind: 'package', owner: weighingId }, net));
     }
     case 'green':
-      return success(move(share, cureAccount(shareId, purpose.lineKey), net));
+      return success(move(purpose.from === 'tub' ? tub : share, cureAccount(shareId, purpose.lineKey), net));
     case 'tub':
       return success(move(share, tub, net));
     case 'barrel':

@@ -129,6 +129,9 @@ function entriesOf(species: Species): readonly Entry[] {
       .map((entry) => ({ ...entry, said, ...more }));
   const hits = [
     ...own,
+    ...species.recipes.flatMap(({ name, askedAs }) =>
+      askedAs.split(', ').flatMap((said) => (said === '' ? [] : as(name, said, {}))),
+    ),
     ...species.schools.flatMap((school) =>
       Object.entries(school.names).flatMap(([cut, said]) => as(cut, said, { where: school.name })),
     ),

@@ -27,6 +27,16 @@ export const GRIND_SIZES: Readonly<Record<GrindForm, readonly GrindSize[]>> = {
     { id: 'wide', label: 'hog casing, 32 to 36 mm' },
     { id: 'narrow', label: 'sheep casing, 20 to 24 mm' },
   ],
+  rings: [{ id: 'ring', label: 'hog casing, tied in a ring' }],
+  logs: [
+    { id: 'one-lb', label: 'logs of a pound', perLb: 1 },
+    { id: 'two-lb', label: 'logs of two pounds', perLb: 0.5 },
+  ],
+  sticks: [
+    { id: 'thin', label: 'collagen casing, 17 mm' },
+    { id: 'thick', label: 'collagen casing, 21 mm' },
+  ],
+  strips: [{ id: 'strip', label: 'pressed in strips' }],
 };
 
 export function grindSize(form: GrindForm, id: string | undefined): GrindSize | undefined {

@@ -1,8 +1,9 @@
 import Joi from 'joi';
 import { broken, carcassType, school, shifts } from './carcassSchema';
 import { circumstance, decision } from './decisionSchema';
+import { writtenRecipeFields } from './recipeSchema';
 import { destination, id, inches, percent, pounds, share, span, tissues, words } from './schemaParts';
-import { GRIND_FORMS, RITES, type Species } from './types';
+import { RITES, type Species } from './types';
 
 const residue = Joi.object({ lean: share.required(), fat: share.required() });
 
@@ -82,16 +83,9 @@ const grind = Joi.object({
 });
 
 const recipe = Joi.object({
-  id: id.required(),
-  name: words.required(),
-  fatPct: percent.required(),
-  forms: Joi.array()
-    .items(Joi.valid(...GRIND_FORMS))
-    .unique()
-    .min(1)
-    .required(),
+  ...writtenRecipeFields,
   seasoned: Joi.boolean().required(),
-  ingredients: words.required(),
+  ingredients: Joi.string().max(600).required(),
   allergens: Joi.array().items(words).required(),
   notFor: Joi.array().items(Joi.valid(...RITES)),
 });

@@ -10,9 +10,11 @@ import type {
   Uncertainty,
 } from './carcassTypes';
 import type { Circumstance, Decision, Destination } from './decisionTypes';
+import type { Recipe } from './recipeTypes';
 
 export * from './atlasTypes';
 export * from './decisionTypes';
+export * from './recipeTypes';
 export type * from './carcassTypes';
 
 /** What people call a cut besides its own name: other countries' words, household words, dishes made of it. */
@@ -100,22 +102,6 @@ export type GrindRules = {
   readonly sacrifices: readonly Sacrifice[];
 };
 
-export type Recipe = {
-  readonly id: string;
-  readonly name: string;
-  /** Separable fat it is best at, percent. */
-  readonly fatPct: number;
-  readonly forms: readonly GrindForm[];
-  readonly seasoned: boolean;
-  readonly ingredients: string;
-  readonly allergens: readonly string[];
-  /** Rites that what is in it offends. */
-  readonly notFor?: readonly string[];
-};
-
-export const GRIND_FORMS = ['bulk', 'patties', 'links'] as const;
-export type GrindForm = (typeof GRIND_FORMS)[number];
-
 /** A way of curing: what it is charged for, and what the label must say of it, ingredients first. */
 export type Cure = { readonly charges: readonly string[]; readonly labelWords: readonly string[] };
 
@@ -138,10 +124,6 @@ export type SideMap = {
   readonly zones: Readonly<Record<string, readonly string[]>>;
   readonly labels: Readonly<Record<string, MapPoint>>;
 };
-
-/** Rites that keep an animal's meat apart; the authority's own rules stand above what is refused here. */
-export const RITES = ['halal', 'kosher'] as const;
-export type Rite = (typeof RITES)[number];
 
 /** All that makes a species, as data. */
 export type Species = {

@@ -188,7 +188,7 @@ describe('taking a share to the block', () => {
       decisions: hog.decisions.slice(3),
       cutting: { ...hog.cutting, shrinkShare: 0.2 },
     };
-    const around = { ...shop.around(), catalogue: { version: 'next', species: [other] } };
+    const around = { ...shop.around(), catalogue: { ...shop.catalogue, version: 'next', species: [other] } };
     const actor = { kind: 'staff', id: 'x', name: 'Sunna', role: 'wrapper' } as const;
     const after = await passDoorway(USE_CASES.wrapView, { shareId }, actor, around);
     expect(after).toMatchObject({ ok: true, value: { lines: before.lines, losses: before.losses } });

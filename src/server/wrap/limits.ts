@@ -40,8 +40,10 @@ function tooHeavy({ file, net }: Asked): Refusal | undefined {
 }
 
 function moreThanThereIs({ file, purpose, net }: Asked): Refusal | undefined {
-  if (purpose.kind !== 'package' || purpose.from === 'share') return moreThanOnBlock(file, net);
-  return purpose.from === 'tub' ? moreThanInTub(file, net) : moreThanInCure(file, purpose.lineKey, net);
+  const from = purpose.kind === 'package' || purpose.kind === 'green' ? purpose.from : undefined;
+  if (from === 'tub') return moreThanInTub(file, net);
+  if (purpose.kind === 'package' && from === 'cure') return moreThanInCure(file, purpose.lineKey, net);
+  return moreThanOnBlock(file, net);
 }
 
 function moreThanOnBlock(file: ShareFile, net: Weight): Refusal | undefined {
@@ -61,7 +63,7 @@ function sumOf(weighings: readonly Weighing[], matches: (each: Weighing) => bool
 function tubFlow(weighings: readonly Weighing[]): Flow {
   return {
     into: sumOf(weighings, (each) => each.kind === 'tub'),
-    out: sumOf(weighings, (each) => each.kind === 'package' && each.source === 'tub'),
+    out: sumOf(weighings, (each) => each.kind !== 'barrel' && each.source === 'tub'),
   };
 }
 

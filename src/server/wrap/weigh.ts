@@ -39,7 +39,7 @@ const purposeSchema = Joi.alternatives().try(
     from: Joi.valid('share', 'tub', 'cure').required(),
     lineKey,
   }),
-  Joi.object({ kind: Joi.valid('green').required(), lineKey }),
+  Joi.object({ kind: Joi.valid('green').required(), from: Joi.valid('tub'), lineKey }),
   Joi.object({ kind: Joi.valid('tub').required() }),
   Joi.object({
     kind: Joi.valid('barrel').required(),
@@ -158,9 +158,11 @@ function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named, Reaso
   const line = planOf(file).expected.lines.find((each) => each.key === purpose.lineKey);
   if (!line) return refuse('not-on-the-sheet', 'That cut is not on this sheet. Choose one of the targets.');
   const cured = line.cure !== null;
-  const from = purpose.kind === 'green' ? 'share' : purpose.from;
+  const cutFrom = line.kind === 'grind' ? 'tub' : 'share';
   const fits =
-    purpose.kind === 'green' ? cured : from === (cured ? 'cure' : line.kind === 'grind' ? 'tub' : 'share');
+    purpose.kind === 'green'
+      ? cured && (purpose.from ?? 'share') === cutFrom
+      : purpose.from === (cured ? 'cure' : cutFrom);
   if (!fits) return refuse('wrong-place', `${line.cut} is not weighed that way.`);
   return success({ key: line.key, cut: line.cut, destination: line.destination, line });
 }
@@ -208,7 +210,7 @@ function weighingOf({ share }: ShareFile, { input, load, named, odd }: ToTake): 
     clientId: input.clientId,
     shareId: share.id,
     kind: purpose.kind,
-    source: purpose.kind === 'package' ? purpose.from : purpose.kind === 'barrel' ? purpose.barrel : '',
+    source: sourceOf(purpose),
     lineKey: named.key,
     cut: named.cut,
     destination: named.destination,
@@ -216,6 +218,11 @@ function weighingOf({ share }: ShareFile, { input, load, named, odd }: ToTake): 
     ...weighed,
     remark: [why, odd].filter((said) => said !== '').join(' '),
   };
+}
+
+function sourceOf(purpose: WeighingPurpose): string {
+  if (purpose.kind === 'barrel') return purpose.barrel;
+  return (purpose.kind === 'tub' ? undefined : purpose.from) ?? '';
 }
 
 async function writeLabel(

@@ -104,18 +104,22 @@ function packTarget(
   const perPack = line.pieces === null ? null : (line.piecesPerPack ?? 1);
   return {
     key: `package ${line.key}`,
-    section: isGrind ? 'grinder' : from === 'cure' ? 'smokehouse' : 'block',
+    section: from === 'cure' ? 'smokehouse' : isGrind ? 'grinder' : 'block',
     title: line.cut,
     detail: detailOf(line, view.unit),
-    purpose: { kind: 'package', from: isGrind ? 'tub' : from, lineKey: line.key },
+    purpose: { kind: 'package', from: from === 'share' && isGrind ? 'tub' : from, lineKey: line.key },
     destination: line.destination,
     due: line.packs,
     made,
     band: bandAround(line.packWeight ?? line.packaged / Math.max(1, line.packs)),
     pieces: perPack === null ? null : Math.max(1, Math.min(perPack, left ?? perPack)),
     settled,
-    waits: isGrind && view.inTub <= 0 && made === 0 ? 'weigh the trim tub first' : '',
+    waits: isGrind ? waitsForTub(view, made) : '',
   };
+}
+
+function waitsForTub(view: WrapView, made: number): string {
+  return view.inTub <= 0 && made === 0 ? 'weigh the trim tub first' : '';
 }
 
 function detailOf(line: ForecastLine, unit: WeighingUnit): string {
@@ -132,17 +136,18 @@ function greenTarget(
   line: ForecastLine,
   { green, settled }: { green: Sofar; settled: boolean },
 ): Target {
+  const isGrind = line.kind === 'grind';
   return {
     key: `green ${line.key}`,
-    section: 'block',
+    section: isGrind ? 'grinder' : 'block',
     title: line.cut,
-    detail: 'green, into the cure',
-    purpose: { kind: 'green', lineKey: line.key },
+    detail: isGrind ? 'stuffed, into the smoke' : 'green, into the cure',
+    purpose: { kind: 'green', ...(isGrind ? { from: 'tub' } : {}), lineKey: line.key },
     destination: 'cured',
     ...bulk(green, (line.packaged + line.cureLoss) as Weight, view.scaleMost),
     pieces: null,
     settled,
-    waits: '',
+    waits: isGrind ? waitsForTub(view, green.made) : '',
   };
 }
 
