@@ -61,10 +61,10 @@ async function fillFolder(): Promise<ShareId[]> {
 }
 
 async function linesOf(shareIds: readonly ShareId[]): Promise<Station[]> {
-  const { db, catalogue } = surroundingsOf(folder);
+  const { db, setUps } = surroundingsOf(folder);
   const stations: Station[] = [];
   for (const shareId of shareIds) {
-    const file = (await readShareFile(db, catalogue, shareId))!;
+    const file = (await readShareFile(db, setUps, shareId))!;
     const line = planOf(file).expected.lines.find((each) => each.kind === 'cut' && each.cure === null)!;
     stations.push({ shareId, lineKey: line.key });
   }
@@ -162,7 +162,7 @@ async function untilPrinted(): Promise<void> {
 
 /** Everything that must be so afterwards, each with what was found. */
 async function checks(): Promise<[what: string, found: unknown, wanted: unknown][]> {
-  const { db, catalogue } = surroundingsOf(folder);
+  const { db, setUps } = surroundingsOf(folder);
   const ours = await db('weighings').where({ scaleId: 'kill' });
   const byClient = new Map(ours.map((row) => [row.clientId as string, row]));
   const lost = [...acknowledged].filter(([clientId, id]) => byClient.get(clientId)?.id !== id);
@@ -177,7 +177,7 @@ async function checks(): Promise<[what: string, found: unknown, wanted: unknown]
   const stale = [];
   for (const shareId of shareIds) {
     const kept = await db('shareStages').where({ shareId }).first('packsMade', 'stage');
-    const fresh = (await freshRow(db, catalogue, shareId))!;
+    const fresh = (await freshRow(db, setUps, shareId))!;
     if (kept.packsMade !== fresh.packsMade || kept.stage !== fresh.stage) stale.push(shareId);
   }
   const [whole] = await db.raw('PRAGMA integrity_check');

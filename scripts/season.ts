@@ -1,5 +1,6 @@
 import { renameSync, rmSync } from 'node:fs';
 import { readCatalogue } from '@/data/catalogue';
+import { SetUps } from '@/data/setUp';
 import { migrate, openDatabase } from '@/data/database';
 import { seedSeason } from '@/server/demo/season';
 import { setUpDemoShop } from '@/server/demo/setUpDemo';
@@ -16,8 +17,8 @@ if (!file) throw new Error('Say where to: season.ts FILE');
 const unfinished = `${file}.part`;
 for (const rest of ['', '-wal', '-shm']) rmSync(`${unfinished}${rest}`, { force: true });
 const db = openDatabase(unfinished);
-const catalogue = readCatalogue();
-const place = { db, catalogue, events: new Events(), files: new ShareFiles(catalogue) };
+const setUps = new SetUps(readCatalogue());
+const place = { db, setUps, events: new Events(), files: new ShareFiles(setUps) };
 await migrate(db);
 await setUpDemoShop(db, process.env.FRACTUM_UNIT === 'kg' ? 'kg' : 'lb');
 const shares = await seedSeason({ ...place, now: new Date(), devices: devices() }, SEASON);

@@ -1,5 +1,6 @@
 import { chmodSync, copyFileSync, existsSync } from 'node:fs';
 import { readCatalogue } from '@/data/catalogue';
+import { SetUps } from '@/data/setUp';
 import { databaseFile, dataFolder, openDatabase } from '@/data/database';
 import { lockFolder } from '@/data/folderLock';
 import { signReading } from '@/devices/scale/signature';
@@ -29,11 +30,11 @@ async function main(season: string): Promise<void> {
 
 async function fillLiveWeek(): Promise<void> {
   const db = openDatabase();
-  const catalogue = readCatalogue();
-  const place = { db, catalogue, events: new Events(), files: new ShareFiles(catalogue) };
+  const setUps = new SetUps(readCatalogue());
+  const place = { db, setUps, events: new Events(), files: new ShareFiles(setUps) };
   const key = process.env.FRACTUM_SCALE_KEY ?? '';
   try {
-    await prepareShop(db, catalogue);
+    await prepareShop(db, setUps);
     const around = { ...place, now: new Date(), devices: devices() };
     await seedLiveWeek(around, (reading, at) => signReading(reading, at, key));
   } finally {

@@ -1,6 +1,7 @@
 import { confirm, input, password, select } from '@inquirer/prompts';
 import { parseArgs } from 'node:util';
 import { readCatalogue } from '@/data/catalogue';
+import { SetUps } from '@/data/setUp';
 import { dataFolder, openDatabase } from '@/data/database';
 import { lockFolder } from '@/data/folderLock';
 import { hasShop, readShop } from '@/data/setUp';
@@ -63,8 +64,8 @@ async function main(): Promise<void> {
   if (!lock) throw new Error(`Another Fractum works on ${dataFolder()}. Stop it first.`);
   const db = openDatabase();
   try {
-    const catalogue = readCatalogue();
-    await prepareShop(db, catalogue);
+    const setUps = new SetUps(readCatalogue());
+    await prepareShop(db, setUps);
     if (await hasShop(db)) return;
     const said = await asked();
     const now = new Date();
@@ -80,9 +81,9 @@ async function main(): Promise<void> {
         db,
         now,
         devices: devices(),
-        catalogue,
+        setUps,
         events: new Events(),
-        files: new ShareFiles(catalogue),
+        files: new ShareFiles(setUps),
       };
       const owner = { kind: 'staff', id: done.value.ownerId, name: said.owner, role: 'owner' } as const;
       await addSample(around, owner, (reading, at) => signReading(reading, at, key));

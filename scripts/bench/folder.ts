@@ -1,4 +1,5 @@
 import { readCatalogue } from '@/data/catalogue';
+import { SetUps } from '@/data/setUp';
 import { migrate, openDatabase } from '@/data/database';
 import { signReading } from '@/devices/scale/signature';
 import { seedLiveWeek } from '@/server/demo/liveWeek';
@@ -13,9 +14,9 @@ import type { Surroundings } from '@/server/house/surroundings';
 export const SEASON_SHARES = 300;
 
 export function surroundingsOf(folder: string): Surroundings {
-  const catalogue = readCatalogue();
+  const setUps = new SetUps(readCatalogue());
   const db = openDatabase(`${folder}/fractum.db`);
-  const place = { db, catalogue, events: new Events(), files: new ShareFiles(catalogue) };
+  const place = { db, setUps, events: new Events(), files: new ShareFiles(setUps) };
   return { ...place, now: new Date(), devices: devices() };
 }
 

@@ -21,9 +21,9 @@ const WARM_UP = 100;
 export type Weighing = { readonly weigh: Measured; readonly bare: Measured; readonly queries: number };
 
 /** A share that is on the block and still has meat on it. */
-async function shareOnTheBlock({ db, catalogue }: Surroundings): Promise<ShareFile> {
+async function shareOnTheBlock({ db, setUps }: Surroundings): Promise<ShareFile> {
   for (const shareId of await liveShares(db, ['wrap'])) {
-    const file = await readShareFile(db, catalogue, shareId);
+    const file = await readShareFile(db, setUps, shareId);
     if (file?.start) return file;
   }
   throw new Error('No share is on the block.');

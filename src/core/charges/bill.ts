@@ -1,4 +1,4 @@
-import type { Forecast } from '../forecast/types';
+import type { Forecast, ForecastLine } from '../forecast/types';
 import { counted } from '../quantity/counted';
 import {
   cents,
@@ -13,6 +13,7 @@ import {
 import { formatWeight, inUnits, sumWeights, type Weight } from '../quantity/weight';
 import type { Wrap } from '../sheet/types';
 import type { Working } from '../working/working';
+import { recipeKey } from './keys';
 import type { Basis, Payer, PriceList, PriceRule } from './priceList';
 
 /** One kind of package, as far as charges are concerned. */
@@ -70,11 +71,16 @@ export type Bill = {
   readonly due: Cents;
 };
 
-/** The charge keys of a line, with the wrap it is packed in. */
+/** What charges can hang on for a line: its work, its wrap, the very item, and the recipe in whatever form. */
+export function keysOfLine({ charges, item }: Pick<ForecastLine, 'charges' | 'item'>, wrap: Wrap): string[] {
+  return [...charges, wrap, item, ...(item.startsWith('grind/') ? [recipeKey(item)] : [])];
+}
+
+/** The lines of a forecast as a bill takes them. */
 export function itemsOfForecast(expected: Pick<Forecast, 'lines'>, wrap: Wrap): BillItem[] {
   return expected.lines.map((line) => ({
     cut: line.cut,
-    charges: [...line.charges, wrap],
+    charges: keysOfLine(line, wrap),
     green: (line.packaged + line.cureLoss) as Weight,
     finished: line.packaged,
     packages: line.packs,

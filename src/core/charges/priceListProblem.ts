@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue';
 import { failure, type Failure } from '../quantity/result';
 import type { WeighingUnit } from '../quantity/weight';
-import { chargeKeys } from './keys';
+import { chargeKeys, workKeys } from './keys';
 import type { PriceList } from './priceList';
 
 /** Why a price list cannot hold in a shop, or for an order; undefined when it can. */
@@ -22,6 +22,6 @@ export function priceListProblem(
   const known = chargeKeys(catalogue);
   const strange = list.rules.find((rule) => rule.key !== undefined && !known.has(rule.key));
   if (!strange) return undefined;
-  const message = `Nothing is ever charged for "${strange.key}". Known: ${[...known].sort().join(', ')}.`;
+  const message = `Nothing is ever charged for "${strange.key}". Work that is charged: ${[...workKeys(catalogue)].sort().join(', ')}; or an item of the shop.`;
   return failure('invalid', message, `rules, ${strange.id}, key`);
 }

@@ -31,7 +31,7 @@ export const priceListSchema = Joi.object<PriceList>({
         label: Joi.string().max(80).required(),
         basis: Joi.valid(...BASES).required(),
         rateCents: centsField.required(),
-        key: Joi.string().max(60),
+        key: Joi.string().max(120),
         taxable: Joi.boolean(),
         tiers: Joi.array()
           .min(1)

@@ -93,9 +93,10 @@ function acrossSides(product: Product, pieces: number | null): number | null {
   return product.acrossSides && pieces !== null ? pieces / 2 : pieces;
 }
 
-/** The school's word for a cut, or the cut's own. */
+/** The shop's word for a cut, else the school's, else the cut's own. */
 function localName({ species, school }: Situation, cut: string): string {
-  return (school === undefined ? undefined : schoolById(species, school).names[cut]) ?? cut;
+  const ofSchool = school === undefined ? undefined : schoolById(species, school).names[cut];
+  return species.words?.[cut] ?? ofSchool ?? cut;
 }
 
 /** Pieces of both sides together; a half left over is a piece for the customer all the same. */

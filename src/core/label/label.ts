@@ -1,5 +1,6 @@
 import { failure, success, type Result } from '../quantity/result';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import type { MonthsKept } from '../species/types';
 import { monthsAfter } from '../time/shopTime';
 import { folded, MOST_SMALL_LINES } from './fold';
 import { humanReadable, type PackageCode } from './gs1';
@@ -103,14 +104,14 @@ function smallLines(facts: LabelFacts): string[] {
 }
 
 /** Months a frozen pack keeps its quality: wrap by what it is (processing figures, wrapping; the shorter end). */
-const KEEPS_MONTHS = {
+export const USUAL_MONTHS: MonthsKept = {
   vacuum: { cut: 9, grind: 3, cured: 3 },
   paper: { cut: 4, grind: 2, cured: 1 },
-} as const;
+};
 
 /** How long packs keep frozen in a wrap, in words for the customer. */
-export function keepsWords(wrap: 'vacuum' | 'paper'): string {
-  const { cut, grind, cured } = KEEPS_MONTHS[wrap];
+export function keepsWords(wrap: 'vacuum' | 'paper', months: MonthsKept = USUAL_MONTHS): string {
+  const { cut, grind, cured } = months[wrap];
   return `Frozen, cuts keep ${cut} months, grind ${grind}, cured packs ${cured}.`;
 }
 
@@ -118,9 +119,15 @@ export function keepsWords(wrap: 'vacuum' | 'paper'): string {
  * Best-by date of a frozen pack.
  *
  * @param packedOn - `YYYY-MM-DD`
+ * @param months - the shop's own where it has set some
  * @example keepUntil('2026-11-24', 'vacuum', 'steaks') // => '2027-08-24'
  */
-export function keepUntil(packedOn: string, wrap: 'vacuum' | 'paper', destination: string): string {
+export function keepUntil(
+  packedOn: string,
+  wrap: 'vacuum' | 'paper',
+  destination: string,
+  months: MonthsKept = USUAL_MONTHS,
+): string {
   const kind = destination === 'grind' ? 'grind' : destination === 'cured' ? 'cured' : 'cut';
-  return monthsAfter(packedOn, KEEPS_MONTHS[wrap][kind]);
+  return monthsAfter(packedOn, months[wrap][kind]);
 }

@@ -129,6 +129,7 @@ function entriesOf(species: Species): readonly Entry[] {
       .map((entry) => ({ ...entry, said, ...more }));
   const hits = [
     ...own,
+    ...Object.entries(species.words ?? {}).flatMap(([cut, said]) => as(cut, said, {})),
     ...species.recipes.flatMap(({ name, askedAs }) =>
       askedAs.split(', ').flatMap((said) => (said === '' ? [] : as(name, said, {}))),
     ),

@@ -51,6 +51,8 @@ export type Share = {
   /** Is called about it. */
   readonly contact: Person;
   readonly deposit: Cents;
+  /** The step of the shop's set-up that its sheet was begun under. */
+  readonly setUpNumber: number;
   /** Called off: its part is not sold. */
   readonly cancelled: boolean;
 };

@@ -1,5 +1,6 @@
 import { monthOf } from '../time/shopTime';
 import { cellsOf } from '../atlas/cells';
+import { carcassHere } from '../carcass/carcassHere';
 import { carcassProblems } from '../carcass/carcassProblems';
 import { sideToCut, type SideToCut } from '../hang/sideToCut';
 import { failure, success, type Result, type FieldProblem } from '../quantity/result';
@@ -44,7 +45,7 @@ export function situationOf(shop: ReadingShop, order: OrderDocument, part: Share
     addOns: order.animal.addOns ?? [],
     tools: shop.tools,
     known: knownOf(order, part),
-    ...carcass,
+    ...carcassHere(species, carcass),
     condition: { daysHung: species.hang.targetDays, ...carcass?.condition },
   };
 }

@@ -1,4 +1,4 @@
-import { billFor, type Bill, type BillItem } from '../charges/bill';
+import { billFor, keysOfLine, type Bill, type BillItem } from '../charges/bill';
 import { sumCents, ZERO_CENTS, type Cents } from '../quantity/money';
 import { sumWeights } from '../quantity/weight';
 import { reconcile, type Reconciliation } from '../reconcile/reconcile';
@@ -17,7 +17,7 @@ export function finalBill(file: ShareFile): Bill {
     return [
       {
         cut: line.cut,
-        charges: [...line.charges, wrap],
+        charges: keysOfLine(line, wrap),
         green: green.length > 0 ? sumWeights(green) : finished,
         finished,
         packages: packs.length,

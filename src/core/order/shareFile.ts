@@ -23,6 +23,8 @@ export type ShareFile = {
   readonly shop: Shop;
   readonly rules: HouseRules;
   readonly catalogueVersion: string;
+  /** The step of the shop's set-up that it stands on. */
+  readonly setUpNumber: number;
   readonly priceList: PriceList;
   readonly animal: Animal;
   readonly share: Share;

@@ -3,7 +3,7 @@ import { lipidOf } from '../forecast/forecast';
 import { pickingLoss } from '../forecast/grind';
 import { divideSides, type DividedSide } from '../forecast/onTheBlock';
 import type { Forecast } from '../forecast/types';
-import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '../quantity/weight';
+import { convertUnits, formatWeight, inUnits, sumWeights, weight, type Weight } from '../quantity/weight';
 import type { Decision, Species } from '../species/types';
 import type { Claims } from '../sheet/claims';
 import {
@@ -204,6 +204,11 @@ function freeShare(cells: Cells, claims: Claims, atom: string): number {
   return own.length === 0 ? 0 : own.reduce((sum, cell) => sum + claims.free[cell]!, 0) / own.length;
 }
 
+/** Whether the sides of a share weigh so much each, pounds. */
+function isHeavy({ sides, unit }: Situation, { coldWeight }: Forecast, lb: number): boolean {
+  return convertUnits(inUnits(coldWeight) / sides, unit, 'lb') >= lb;
+}
+
 function grindFindings({ situation, sheet }: Job, expected: Forecast): Finding[] {
   const { grind: rules, recipes } = situation.species;
   const found: Finding[] = [];
@@ -232,7 +237,9 @@ function grindFindings({ situation, sheet }: Job, expected: Forecast): Finding[]
     if (made >= minBatch) continue;
     found.push(batchFinding(`${name}: ${show(made)} is less than the smallest batch, ${show(minBatch)}.`));
   }
-  const allowed = rules.kindsPerHalf * situation.sides;
+  const heavy =
+    rules.anotherKindFromLb !== undefined && isHeavy(situation, expected, rules.anotherKindFromLb);
+  const allowed = rules.kindsPerHalf * situation.sides + (heavy ? 1 : 0);
   if (seasoned.size > allowed && expected.pool.grind < seasoned.size * minBatch) {
     const kinds = `${seasoned.size} kinds of sausage are more than this share carries`;
     found.push(batchFinding(`${kinds}: ${allowed}, or ${show(minBatch)} of grind for each kind.`));

@@ -1,5 +1,6 @@
 import type { HouseRules } from '../shop/houseRules';
-import type { Destination, WrittenRecipe } from '../species/types';
+import type { Shop } from '../shop/shop';
+import type { Destination, MonthsKept, WrittenRecipe } from '../species/types';
 import type { Instant } from '../time/shopTime';
 import type { Place } from './places';
 
@@ -35,11 +36,6 @@ export type OwnCut = {
 
 /** What the house says at a decision, with its reason. */
 export type HouseSays = { readonly option: string; readonly then?: string; readonly reason: string };
-
-/** Months that frozen packs keep their quality, by wrap and by what they are. */
-export type MonthsKept = Readonly<
-  Record<'vacuum' | 'paper', { readonly cut: number; readonly grind: number; readonly cured: number }>
->;
 
 /** Figures of one species that a shop sets for itself; pounds, days, percent. */
 export type SpeciesRules = {
@@ -119,6 +115,9 @@ export type SetUpStep = {
   readonly actorName: string;
 };
 
+/** What of the shop itself may change: its unit and its zone never do. */
+export type ShopFacts = Partial<Pick<Shop, 'name' | 'establishment' | 'codePrefix'>>;
+
 /** One thing that an owner changes. */
 export type SetUpChange =
   | { readonly kind: 'rules'; readonly rules: Partial<Omit<HouseRules, 'version'>> }
@@ -167,6 +166,8 @@ export type SetUpChange =
       readonly id: string;
       readonly offered: boolean;
     }
+  /** Facts of the shop itself, and what they were before. */
+  | { readonly kind: 'shop'; readonly shop: ShopFacts; readonly was: ShopFacts }
   | { readonly kind: 'place'; readonly place: Place }
   | { readonly kind: 'without-place'; readonly id: string }
   /** Takes an earlier step back; the later ones stay. */

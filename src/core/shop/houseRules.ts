@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { isDay, type Day } from '../time/shopTime';
 
 /** How a shop works, whatever the animal. Every change is a new version; finished orders keep theirs. */
 export type HouseRules = {
@@ -13,9 +14,28 @@ export type HouseRules = {
   readonly benchLb: number;
   /** The shop's day on its own clock, `HH:mm`: cutting begins, calls are made by, doors close. */
   readonly hours: { readonly block: string; readonly calls: string; readonly close: string };
+  /** Days before a side is due on the block by which its sheet must stand. */
+  readonly sheetDays: number;
+  /** Days that boxes may wait for whoever collects them. */
+  readonly storageDays: number;
+  /** Days of the week, 1 for Monday to 7 for Sunday. */
+  readonly week: {
+    readonly open: readonly number[];
+    readonly kill: readonly number[];
+    readonly pickUp: readonly number[];
+  };
+  /** Days on which the shop is closed. */
+  readonly holidays: readonly Day[];
+  /** Minutes of cutting in a day. */
+  readonly blockMinutes: number;
+  /** Words of the shop's own at the foot of every label; empty for none. */
+  readonly labelNote: string;
 };
 
-/** Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero; a day of chilling; a 30 lb bench. */
+/**
+ * Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero; a day of chilling; a 30 lb bench; a
+ * sheet the day before; a week in the freezer; seven hours of cutting.
+ */
 export const USUAL_RULES: HouseRules = {
   version: 1,
   tools: ['band-saw'],
@@ -23,20 +43,45 @@ export const USUAL_RULES: HouseRules = {
   chillHours: 24,
   benchLb: 30,
   hours: { block: '08:30', calls: '12:00', close: '17:00' },
+  sheetDays: 1,
+  storageDays: 7,
+  week: { open: [1, 2, 3, 4, 5], kill: [1, 4], pickUp: [1, 2, 3, 4, 5] },
+  holidays: [],
+  blockMinutes: 420,
+  labelNote: '',
 };
 
 const hour = Joi.string()
   .pattern(/^([01]\d|2[0-3]):[0-5]\d$/, { name: 'a time such as 08:30' })
   .required();
 
-export const houseRulesSchema = Joi.object<HouseRules>({
-  version: Joi.number().integer().min(1).required(),
-  tools: Joi.array().items(Joi.string().max(40)).unique().required(),
+const weekdays = Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1).required();
+
+const day = Joi.string().custom((said: string, helpers) => (isDay(said) ? said : helpers.error('day')));
+
+/** The rules one by one, so that a change of some is checked by the same shapes. */
+export const houseRuleFields = {
+  tools: Joi.array().items(Joi.string().max(40)).unique(),
   unaccounted: Joi.object({
     askBp: Joi.number().integer().min(0).max(10_000).required(),
     investigateBp: Joi.number().integer().min(Joi.ref('askBp')).max(10_000).required(),
-  }).required(),
-  chillHours: Joi.number().min(0).max(72).required(),
-  benchLb: Joi.number().greater(0).max(2000).required(),
-  hours: Joi.object({ block: hour, calls: hour, close: hour }).required(),
-});
+  }),
+  chillHours: Joi.number().min(0).max(72),
+  benchLb: Joi.number().greater(0).max(2000),
+  hours: Joi.object({ block: hour, calls: hour, close: hour }),
+  sheetDays: Joi.number().integer().min(0).max(30),
+  storageDays: Joi.number().integer().min(1).max(365),
+  week: Joi.object({ open: weekdays, kill: weekdays, pickUp: weekdays }),
+  holidays: Joi.array()
+    .items(day)
+    .unique()
+    .max(100)
+    .messages({ day: '{#label} is no date. Write 2026-12-25.' }),
+  blockMinutes: Joi.number().integer().min(30).max(5000),
+  labelNote: Joi.string().trim().max(60).allow(''),
+};
+
+export const houseRulesSchema = Joi.object<HouseRules>({
+  version: Joi.number().integer().min(1).required(),
+  ...houseRuleFields,
+}).prefs({ presence: 'required' });

@@ -1,3 +1,4 @@
+import Joi from 'joi';
 import type { WeighingUnit } from '../quantity/weight';
 
 /** The shop itself. What it is called and weighs in is set once; how it works is in its `HouseRules`. */
@@ -14,4 +15,12 @@ export type Shop = {
   /** Digits that the shop's item numbers begin with in the bars of a label. */
   readonly codePrefix: string;
   readonly demo: boolean;
+};
+
+/** What of a shop is said at its beginning and may be said anew. */
+export const shopFields = {
+  name: Joi.string().trim().min(1).max(80),
+  establishment: Joi.string().trim().max(20).allow(null),
+  // Behind more digits there is no room for the item numbers in the bars of a label.
+  codePrefix: Joi.string().pattern(/^\d{3,7}$/, { name: '3 to 7 digits' }),
 };

@@ -41,7 +41,9 @@ export function pantryOf(ingredients: readonly Ingredient[]): Pantry {
  * @throws RangeError when the pantry does not know an ingredient
  */
 export function recipeOf(written: WrittenRecipe, pantry: Pantry): Recipe {
-  const parts = [...written.parts].sort((a, b) => b.lb - a.lb).map(({ ingredient }) => known(pantry, ingredient));
+  const parts = [...written.parts]
+    .sort((a, b) => b.lb - a.lb)
+    .map(({ ingredient }) => known(pantry, ingredient));
   const list = parts.map(({ name, of }) => (of ? `${name} (${of.join(', ')})` : name)).join(', ');
   const notFor = once<Rite>(parts.flatMap((part) => part.notFor ?? []));
   return {

@@ -18,7 +18,9 @@ export const writtenRecipeFields = {
     .required(),
   state: Joi.valid(...RECIPE_STATES).required(),
   parts: Joi.array()
-    .items(Joi.object({ ingredient: words.max(60).required(), lb: Joi.number().greater(0).max(100).required() }))
+    .items(
+      Joi.object({ ingredient: words.max(60).required(), lb: Joi.number().greater(0).max(100).required() }),
+    )
     .unique('ingredient')
     .min(1)
     .max(MOST_PARTS)

@@ -99,6 +99,8 @@ export type GrindRules = {
   readonly packLb: { readonly default: number; readonly min: number; readonly max: number };
   readonly minBatchLb: { readonly default: number; readonly min: number; readonly max: number };
   readonly kindsPerHalf: number;
+  /** A half from this cold weight on, pounds, carries one kind more. */
+  readonly anotherKindFromLb?: number;
   readonly sacrifices: readonly Sacrifice[];
 };
 
@@ -168,4 +170,17 @@ export type Species = {
   /** Share by which a forecast line may miss and still be usual, and points of yield for a whole order. */
   readonly uncertainty: Uncertainty;
   readonly tolerance: { readonly lineShare: number };
+  /** What a shop has set of its own; nothing of it ships with the app. */
+  /** A side lighter or heavier than this, pounds, is asked about. */
+  readonly limits?: { readonly lightLb: number; readonly heavyLb: number };
+  readonly months?: MonthsKept;
+  /** The shop's word for a cut, by the cut's own name; it stands above a school's. */
+  readonly words?: Readonly<Record<string, string>>;
+  /** The school and the break places that hold where an order does not say. */
+  readonly usual?: { readonly school?: string; readonly breaks: Readonly<Record<string, string>> };
 };
+
+/** Months that frozen packs keep their quality, by wrap and by what they are. */
+export type MonthsKept = Readonly<
+  Record<'vacuum' | 'paper', { readonly cut: number; readonly grind: number; readonly cured: number }>
+>;

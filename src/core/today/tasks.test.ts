@@ -10,6 +10,8 @@ const day: ShopDay = {
   now: new Date('2026-11-25T09:40:00Z'),
   zone: 'Europe/London',
   hours: { block: '10:30', calls: '12:00', close: '17:00' },
+  sheetDays: 1,
+  storageDays: 7,
 };
 
 let count = 0;

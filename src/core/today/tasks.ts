@@ -51,7 +51,7 @@ export type ShopDay = {
   readonly now: Date;
   readonly zone: string;
   readonly hours: HouseRules['hours'];
-};
+} & Pick<HouseRules, 'sheetDays' | 'storageDays'>;
 
 /** Days after which something that can only be waited for is shown. */
 const SOON_DAYS = 1;
@@ -124,11 +124,11 @@ function stageOfRow({ stage, broken }: StageRow): Stage {
   return broken !== '' || stage === 'gone' || stage === 'cancelled' ? 'sheet' : stage;
 }
 
-/** Questions are answered the day before the side is due on the block, an approval at the latest before it. */
+/** Questions are answered some days before the side is due on the block, an approval at the latest before it. */
 function sheetTask(row: StageRow, day: ShopDay): Task[] {
   const isOpen = !row.hasSheet || row.openQuestions > 0;
   if (row.stage === 'book' && row.hasSheet) return [];
-  const answerBy = daysAfter(row.targetDay, isOpen ? -1 : 0);
+  const answerBy = daysAfter(row.targetDay, isOpen ? -day.sheetDays : 0);
   const due = dueOn(answerBy, day, isOpen ? 'calls' : 'block');
   if (!due) return [];
   const words = !row.hasSheet
@@ -191,12 +191,10 @@ function reconcileTask(row: StageRow, day: ShopDay): Task {
   return shareTask(row, 'reconcile', sameDay(row.since, day), words);
 }
 
-/** Boxes may wait some days; nobody is late on the day after they are ready. */
-const FREE_DAYS = 7;
-
 function collectTask(row: StageRow, day: ShopDay): Task {
   const days = daysSince(row.since, day);
-  const due: Due = days > FREE_DAYS ? { when: 'late', days: days - FREE_DAYS } : atHour(day, 'close');
+  const due: Due =
+    days > day.storageDays ? { when: 'late', days: days - day.storageDays } : atHour(day, 'close');
   const words = days === 0 ? 'ready since today' : `ready for ${counted(days, 'day')}`;
   return { ...shareTask(row, 'collect', due, words), phone: row.phone, owed: Math.max(0, row.due) };
 }

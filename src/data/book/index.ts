@@ -10,6 +10,7 @@ export {
 export {
   allShareIds,
   animalIdsOf,
+  beginUnder,
   bookedWith,
   nextOrderNumber,
   shareIdsOfAnimal,

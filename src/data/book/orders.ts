@@ -112,3 +112,8 @@ export async function nextOrderNumber(db: Database): Promise<number> {
 export async function sideById(db: Database, id: string): Promise<Side | undefined> {
   return db('sides').where({ id }).first();
 }
+
+/** Says which step of the set-up a share's sheet was begun under. */
+export async function beginUnder(db: Database, id: ShareId, setUpNumber: number): Promise<void> {
+  await db('shares').where({ id }).update({ setUpNumber });
+}

@@ -10,6 +10,7 @@ import * as ground from './008-ground';
 import * as ticket from './009-ticket';
 import * as prices from './010-prices';
 import * as people from './011-people';
+import * as setUp from './012-set-up';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -26,6 +27,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['009-ticket', ticket],
   ['010-prices', prices],
   ['011-people', people],
+  ['012-set-up', setUp],
 ];
 
 async function noWayBack(): Promise<void> {

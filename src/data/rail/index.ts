@@ -9,6 +9,7 @@ export {
   liveRows,
   liveShares,
   sharesAt,
+  sharesWithoutSheet,
   stageCounts,
   stageRowsOf,
   writeStage,

@@ -1,12 +1,13 @@
 import { group } from 'd3-array';
+import { carcassHere } from '@/core/carcass/carcassHere';
 import type { CarcassFacts } from '@/core/carcass/condition';
-import { speciesIn, type Catalogue } from '@/core/catalogue/catalogue';
+import { speciesIn } from '@/core/catalogue/catalogue';
 import { cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import { netOf } from '@/core/order/standing';
 import type { SideWeight, Weighing } from '@/core/order/work';
-import type { HouseRules } from '@/core/shop/houseRules';
+import type { Species } from '@/core/species/types';
 import type { Shop } from '@/core/shop/shop';
 import { convertUnits, inUnits } from '@/core/quantity/weight';
 import type { Situation } from '@/core/sheet/situation';
@@ -16,7 +17,7 @@ import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
 import { ticketsOfSides } from '../hang';
 import { balancesOf } from '../ledger';
-import { priceListsById, readHouseRules, readShop } from '../setUp';
+import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
 import { closingsOf, paymentsOf, pickUpsOf } from '../settle';
 import { sheetsInForce } from '../sheet';
 import { lineNotesOfShares, weighingsOfShares } from '../wrap';
@@ -30,11 +31,12 @@ import { lineNotesOfShares, weighingsOfShares } from '../wrap';
  */
 export async function readShareFiles(
   db: Database,
-  catalogue: Catalogue,
+  setUps: SetUps,
   shareIds: readonly ShareId[],
 ): Promise<ShareFile[]> {
   if (shareIds.length === 0) return [];
-  const [shop, rules] = [await readShop(db), await readHouseRules(db)];
+  const shop = await readShop(db);
+  const now = await setUps.now(db);
   const booked = await bookedWith(db, await animalIdsOf(db, shareIds));
   const lists = await priceListsById(
     db,
@@ -59,6 +61,11 @@ export async function readShareFiles(
   const siblings = group(booked.shares, (share) => share.animalId);
   const sidesOfAnimal = group(booked.sides, (side) => side.animalId);
   const wanted = new Set(shareIds);
+  // A sheet stands on what held when it was begun; where there is none yet, today's holds.
+  const begun = new Map<number, ShopSetUp>();
+  for (const share of booked.shares) {
+    if (sheets.has(share.id)) begun.set(share.setUpNumber, await setUps.at(db, share.setUpNumber));
+  }
   return booked.shares
     .filter((share) => wanted.has(share.id))
     .sort((a, b) => a.number - b.number)
@@ -70,17 +77,19 @@ export async function readShareFiles(
       const isOwn = ({ side }: HungSide) => share.part === 'whole' || side.position === share.part;
       const sides = hung.filter(isOwn);
       const started = starts.get(share.id);
+      const setUp = (sheets.has(share.id) ? begun.get(share.setUpNumber) : undefined) ?? now;
       return {
         shop,
-        rules,
-        catalogueVersion: catalogue.version,
+        rules: setUp.rules,
+        catalogueVersion: setUp.catalogue.version,
+        setUpNumber: setUp.number,
         priceList: lists.get(animal.priceListId)!,
         animal,
         share,
         siblings: siblings.get(animal.id)!.filter((each) => !each.cancelled || each.id === share.id),
         sides,
         otherSides: hung.filter((each) => !isOwn(each)),
-        situation: situationOf(catalogue, { shop, rules, animal, sides }),
+        situation: situationOf(setUp, { shop, animal, sides }),
         sheet: sheets.get(share.id),
         start: started?.start,
         plan: started?.plan,
@@ -98,10 +107,10 @@ export async function readShareFiles(
 /** The file of one share; undefined when there is no such share. */
 export async function readShareFile(
   db: Database,
-  catalogue: Catalogue,
+  setUps: SetUps,
   shareId: ShareId,
 ): Promise<ShareFile | undefined> {
-  return (await readShareFiles(db, catalogue, [shareId]))[0];
+  return (await readShareFiles(db, setUps, [shareId]))[0];
 }
 
 /** A share with its animal, and nothing that has to be worked out. */
@@ -151,12 +160,14 @@ function hungSide(side: Side, tickets: readonly SideWeight[]): HungSide {
 
 type Ground = {
   readonly shop: Shop;
-  readonly rules: HouseRules;
   readonly animal: Animal;
   readonly sides: readonly HungSide[];
 };
 
-function situationOf(catalogue: Catalogue, { shop, rules, animal, sides }: Ground): ShareFile['situation'] {
+function situationOf(
+  { catalogue, rules }: ShopSetUp,
+  { shop, animal, sides }: Ground,
+): ShareFile['situation'] {
   const species = speciesIn(catalogue, animal.species);
   return {
     species,
@@ -165,7 +176,7 @@ function situationOf(catalogue: Catalogue, { shop, rules, animal, sides }: Groun
     addOns: animal.addOns,
     tools: rules.tools,
     known: knownOf(shop, animal, sides),
-    ...carcassOf(animal, species.hang.targetDays, daysToCold(shop, animal, sides)),
+    ...carcassOf(species, animal, daysToCold(shop, animal, sides)),
   };
 }
 
@@ -180,8 +191,9 @@ function knownOf({ unit }: Shop, { killDate }: Animal, sides: readonly HungSide[
 }
 
 /** As long as it really hung once the cold weight says so; until then as long as its species usually does. */
-function carcassOf({ carcass }: Animal, targetDays: number, hung: number | undefined): CarcassFacts {
-  return { ...carcass, condition: { daysHung: hung ?? targetDays, ...carcass.condition } };
+function carcassOf(species: Species, { carcass }: Animal, hung: number | undefined): CarcassFacts {
+  const condition = { daysHung: hung ?? species.hang.targetDays, ...carcass.condition };
+  return { ...carcassHere(species, carcass), condition };
 }
 
 function daysToCold({ zone }: Shop, { killDate }: Animal, sides: readonly HungSide[]): number | undefined {

@@ -127,3 +127,12 @@ export async function countRows(db: Database): Promise<{ shares: number; staged:
   const [staged] = await db('shareStages').count({ all: '*' });
   return { shares: Number(shares!.all), staged: Number(staged!.all) };
 }
+
+/** Live shares on which nothing is decided yet: they stand on the shop's set-up of today. */
+export async function sharesWithoutSheet(db: Database): Promise<ShareId[]> {
+  return db('shareStages')
+    .where({ hasSheet: false })
+    .whereNotIn('stage', ENDED)
+    .orderBy('number')
+    .pluck('shareId');
+}

@@ -1,4 +1,5 @@
 export {
+  changeShop,
   hasShop,
   priceListsById,
   readHouseRules,
@@ -19,4 +20,5 @@ export {
   type DraftChange,
   type PriceDraft,
 } from './prices';
+export { SetUps, writeStep, type ShopSetUp } from './setUps';
 export { markAsSample, removeSample } from './sample';

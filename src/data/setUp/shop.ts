@@ -19,8 +19,16 @@ export async function writeShop(db: Database, shop: Shop): Promise<void> {
   await db('shop').insert({ ...shop, id: 1 });
 }
 
+/** Puts right what of the shop itself may change. */
+export async function changeShop(
+  db: Database,
+  facts: Partial<Pick<Shop, 'name' | 'establishment' | 'codePrefix'>>,
+): Promise<void> {
+  if (Object.keys(facts).length > 0) await db('shop').where({ id: 1 }).update(facts);
+}
+
 /**
- * How the shop works today.
+ * How the shop worked when it began; what was changed since is in its set-up.
  *
  * @throws Error when no shop is set up
  */

@@ -122,7 +122,7 @@ describe('a tag', () => {
       const by = { shareId: file.share.id, at: shop.now.toISOString(), actorId: 'x' };
       await shop.db('closings').insert({ ...by, clientId: randomUUID(), bill: '{"due":0}', note: '' });
       await shop.db('pickUps').insert({ ...by, clientId: randomUUID(), takenBy: 'A' });
-      await restage(shop.db, shop.catalogue, unread([file.share.id]));
+      await restage(shop.db, shop.setUps, unread([file.share.id]));
     }
     expect(await again()).toMatchObject({ ok: true });
   });
@@ -202,7 +202,7 @@ describe('the rail', () => {
     await shop
       .db('sheets')
       .insert({ shareId: left!.share.id, version: 9, sheet, approved: false, at: 'now', actorId: 'x' });
-    await restage(shop.db, shop.catalogue, unread([left!.share.id]));
+    await restage(shop.db, shop.setUps, unread([left!.share.id]));
     const { tickets } = await shop.get('stageView', { stage: 'sheet', page: 0 });
     expect(tickets).toMatchObject([
       { name: 'Ottilie Brandreth, left half', broken: true, flag: 'cannot be worked out' },

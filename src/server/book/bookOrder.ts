@@ -11,7 +11,7 @@ import type { Shop } from '@/core/shop/shop';
 import { dayIn, instant, type Day } from '@/core/time/shopTime';
 import { nextOrderNumber, writeAnimal, writeShare, writeSide } from '@/data/book';
 import { isTagInShop } from '@/data/rail';
-import { readHouseRules, readPriceLists, readShop } from '@/data/setUp';
+import { readPriceLists, readShop } from '@/data/setUp';
 import { writeSheetVersion } from '@/data/sheet';
 import { writeTicket } from '../hang/writeTicket';
 import { clientId } from '../house/fields';
@@ -34,7 +34,7 @@ export const bookOrder = defineUseCase<Input, { animalId: AnimalId }>({
   subject: (input) => (input.document as OrderDocument).animal.tag,
   run: async (house, { document }) => {
     const shop = await readShop(house.db);
-    const { tools } = await readHouseRules(house.db);
+    const { tools } = house.setUp.rules;
     const place = { shop, reading: { unit: shop.unit, tools, catalogue: house.catalogue } };
     const read = readOrder(document, place.reading);
     if (!read.ok) return read;
@@ -123,6 +123,7 @@ async function writeShareOf(
     payer: share.payer ? await personOf(house, share.payer) : owner,
     contact: share.contact ? await personOf(house, share.contact) : owner,
     deposit: cents(Math.round((share.deposit ?? 0) * 100)),
+    setUpNumber: house.setUp.number,
     cancelled: false,
   };
   await writeShare(house.db, written);

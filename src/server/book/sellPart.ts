@@ -62,6 +62,7 @@ export const sellPart = defineUseCase<Input, { shareId: ShareId }>({
       payer: owner,
       contact: owner,
       deposit: cents(Math.round(input.deposit * 100)),
+      setUpNumber: house.setUp.number,
       cancelled: false,
     };
     await writeShare(house.db, share);
@@ -75,8 +76,8 @@ function overlap(a: Share['part'], b: Share['part']): boolean {
   return a === b || a === 'whole' || b === 'whole';
 }
 
-async function writeHouseSheet({ db, catalogue, now, actor }: House, shareId: ShareId): Promise<void> {
-  const file = (await readShareFile(db, catalogue, shareId))!;
+async function writeHouseSheet({ db, setUps, now, actor }: House, shareId: ShareId): Promise<void> {
+  const file = (await readShareFile(db, setUps, shareId))!;
   await writeSheetVersion(db, {
     shareId,
     version: 1,

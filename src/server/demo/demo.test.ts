@@ -47,7 +47,7 @@ describe('the demo shop', () => {
   });
 
   it('balances every share that is packed, within what is usual', async () => {
-    const files = await readShareFiles(shop.db, shop.catalogue, await allShareIds(shop.db));
+    const files = await readShareFiles(shop.db, shop.setUps, await allShareIds(shop.db));
     for (const file of files.filter(isPacked)) {
       const { bridge, verdict } = reconciliationOf(file);
       const [cold, ...steps] = bridge;

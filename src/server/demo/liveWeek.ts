@@ -53,19 +53,19 @@ class Demo {
   }
 
   async file(shareId: ShareId): Promise<ShareFile> {
-    return (await readShareFile(this.around.db, this.around.catalogue, shareId))!;
+    return (await readShareFile(this.around.db, this.around.setUps, shareId))!;
   }
 
   async filesOf(animalId: AnimalId): Promise<ShareFile[]> {
-    const { db, catalogue } = this.around;
-    return readShareFiles(db, catalogue, await shareIdsOfAnimal(db, animalId));
+    const { db, setUps } = this.around;
+    return readShareFiles(db, setUps, await shareIdsOfAnimal(db, animalId));
   }
 }
 
 /** Hours from the kill to the day an order's weights are from: cold sides have hung, hot ones are of the next day. */
-function hungFor({ catalogue }: Surroundings, { document }: DemoOrder): number {
+function hungFor({ setUps }: Surroundings, { document }: DemoOrder): number {
   const cold = document.weights?.left?.cold !== undefined;
-  return 24 * (cold ? Math.max(1, speciesIn(catalogue, document.animal.species).hang.targetDays) : 1);
+  return 24 * (cold ? Math.max(1, speciesIn(setUps.shipped, document.animal.species).hang.targetDays) : 1);
 }
 
 /** Fills a live week with orders in every state of the work. @returns the animals */

@@ -12,7 +12,7 @@ import { weight, type Weight } from '@/core/quantity/weight';
 import { dayIn, instant, type Day } from '@/core/time/shopTime';
 import { nextOrderNumber } from '@/data/book';
 import { writeHistory, type Booked, type History } from '@/data/rail';
-import { readHouseRules, readPriceLists, readShop } from '@/data/setUp';
+import { readPriceLists, readShop } from '@/data/setUp';
 import { nextSerial } from '@/data/wrap';
 import type { Surroundings } from '../house/surroundings';
 import { chanceFrom, type Chance } from './chance';
@@ -56,12 +56,13 @@ export async function seedSeason(
 
 type Place = Awaited<ReturnType<typeof placeOf>>;
 
-async function placeOf({ db, catalogue, now }: Surroundings) {
+async function placeOf({ db, setUps, now }: Surroundings) {
   const shop = await readShop(db);
-  const rules = await readHouseRules(db);
+  const { rules, catalogue, number: setUpNumber } = await setUps.now(db);
   return {
     shop,
     rules,
+    setUpNumber,
     catalogue,
     now,
     lists: await readPriceLists(db),
@@ -128,7 +129,7 @@ class Season {
   }
 
   private filesOf({ document, killed, cut }: PastAnimal): ShareFile[] {
-    const { shop, rules, catalogue, lists, reading } = this.place;
+    const { shop, rules, setUpNumber, catalogue, lists, reading } = this.place;
     const priceList = listInForce(lists, dayIn(shop.zone, killed)) ?? lists[0]!;
     const animal: Animal = {
       id: this.id('animal') as AnimalId,
@@ -158,6 +159,7 @@ class Season {
       return {
         shop,
         rules,
+        setUpNumber,
         catalogueVersion: catalogue.version,
         priceList,
         animal,
@@ -192,6 +194,7 @@ class Season {
       payer: owner,
       contact: owner,
       deposit: cents(5_000),
+      setUpNumber: this.place.setUpNumber,
       cancelled: false,
     };
   }

@@ -61,10 +61,10 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
   roles: STAFF,
   writes: false,
   input: Joi.object({}),
-  run: async ({ db, catalogue, now }) => {
+  run: async ({ db, setUps, now }) => {
     const { unit } = await readShop(db);
     const shareIds = await liveShares(db, ['book', 'hang', 'sheet', 'wrap']);
-    const files = (await readShareFiles(db, catalogue, shareIds)).filter((file) => !file.start);
+    const files = (await readShareFiles(db, setUps, shareIds)).filter((file) => !file.start);
     const unsold = await sidesWithoutShare(
       db,
       files.map((file) => file.animal.id),

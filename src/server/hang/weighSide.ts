@@ -139,12 +139,16 @@ const IMPOSSIBLE = { least: 0.12, most: 4 } as const;
 
 function oddity(
   { gross, tare }: Input,
-  { atlas, name, sideWord }: Species,
+  { atlas, limits, name, sideWord }: Species,
   unit: WeighingUnit,
 ): Oddity | undefined {
   const net = (gross - tare) as Weight;
   const times = convertUnits(inUnits(net), unit, 'lb') / atlas.reference.sideLb;
-  if (times >= ODD.least && times <= ODD.most) return undefined;
+  const lb = times * atlas.reference.sideLb;
+  const isUsual = limits
+    ? lb >= limits.lightLb && lb <= limits.heavyLb
+    : times >= ODD.least && times <= ODD.most;
+  if (isUsual) return undefined;
   const usual = convertUnits(atlas.reference.sideLb, 'lb', unit).toFixed(0);
   const says = `${formatWeight(net, unit)} ${unit} for a ${sideWord}, where ${usual} ${unit} is usual.`;
   const impossible = times < IMPOSSIBLE.least || times > IMPOSSIBLE.most;

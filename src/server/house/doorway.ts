@@ -95,11 +95,14 @@ async function perform<Input, Output>(
   const { events, ...place } = around;
   const touched = new Map<ShareId, ShareFile | undefined>();
   const touch: House['touch'] = (shareId, file) => touched.set(shareId, file);
-  const house = (db: Database): House => ({ ...place, db, actor, touch });
+  const houseOn = async (db: Database): Promise<House> => {
+    const setUp = await place.setUps.now(db);
+    return { ...place, db, actor, touch, setUp, catalogue: setUp.catalogue };
+  };
   if (!asked.writes) {
     return inTransaction(around, async (db) => {
       await checkRow(question, db);
-      return asked.run(house(db), input);
+      return asked.run(await houseOn(db), input);
     });
   }
   const done = await inTransaction(around, async (db) => {
@@ -107,9 +110,9 @@ async function perform<Input, Output>(
     await checkRow(question, db);
     const known = await knownAnswer(question, db);
     if (known) return known;
-    const result = await asked.run(house(db), input);
+    const result = await asked.run(await houseOn(db), input);
     if (!result.ok) throw new Refused(result);
-    await restage(db, around.catalogue, touched);
+    await restage(db, around.setUps, touched);
     await keep(asked, input, { actor, at: around.now, db, output: result.value });
     // Before the commit, while nobody else can read: whoever comes next must not meet what was.
     for (const [shareId, file] of touched) around.files.replace(shareId, file);

@@ -146,6 +146,12 @@ describe('whatever is asked', () => {
       changeSecret: { clientId: randomUUID(), personId, secret: 'fish-on-monday' },
       changeStanding: { clientId: randomUUID(), personId, state: 'rests' },
       pricesView: {},
+      setUpView: {},
+      hangsOnView: { words: 'roast' },
+      changeSetUp: {
+        clientId: randomUUID(),
+        change: { kind: 'word', species: 'hog', cut: 'Tenderloin, whole', word: 'Filet' },
+      },
       startPriceList: { clientId: randomUUID(), baseId, name: 'Winter', effectiveFrom: '2099-01-07' },
       changePrices: { clientId: randomUUID(), draftId, change },
       takeBackPrice: { clientId: randomUUID(), draftId, changeId },

@@ -69,7 +69,8 @@ describe('reading at a flat cost', () => {
     await seedSeason(shop.around(), { shares: 990, seed: 0.2 });
     const many = await allQueries();
     expect(many).toEqual(few);
-    expect(few.railView).toBeLessThanOrEqual(6);
+    // Two of them read how the shop is set up, which is kept until it changes.
+    expect(few.railView).toBeLessThanOrEqual(7);
     expect(Number((await shop.db('shares').count({ all: '*' }))[0]!.all)).toBeGreaterThan(1_000);
   }, 120_000);
 

@@ -1,9 +1,9 @@
 import { LRUCache } from 'lru-cache';
-import type { Catalogue } from '@/core/catalogue/catalogue';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import { dataVersion, type Database } from '@/data/database';
 import { readShareFile } from '@/data/rail';
+import type { SetUps } from '@/data/setUp';
 
 /** More shares than a shop works on in a day. */
 const MOST_KEPT = 300;
@@ -16,19 +16,19 @@ export class ShareFiles {
   private readonly kept = new LRUCache<ShareId, ShareFile>({ max: MOST_KEPT });
   private version = -1;
 
-  constructor(private readonly catalogue: Catalogue) {}
+  constructor(private readonly setUps: SetUps) {}
 
   /** Asked at the beginning of every transaction: forgets everything when somebody else has written. */
   async begin(db: Database): Promise<void> {
     const version = await dataVersion(db);
-    if (version !== this.version) this.kept.clear();
+    if (version !== this.version) this.forgetAll();
     this.version = version;
   }
 
   async read(db: Database, shareId: ShareId): Promise<ShareFile | undefined> {
     const known = this.kept.get(shareId);
     if (known) return known;
-    const file = await readShareFile(db, this.catalogue, shareId);
+    const file = await readShareFile(db, this.setUps, shareId);
     if (file) this.kept.set(shareId, file);
     return file;
   }
@@ -42,5 +42,6 @@ export class ShareFiles {
   /** A transaction was rolled back: what was read in it may never have been. */
   forgetAll(): void {
     this.kept.clear();
+    this.setUps.forget();
   }
 }

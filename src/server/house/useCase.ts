@@ -2,7 +2,9 @@ import type Joi from 'joi';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Result } from '@/core/quantity/result';
+import type { Catalogue } from '@/core/catalogue/catalogue';
 import type { Role } from '@/data/people';
+import type { ShopSetUp } from '@/data/setUp';
 import { roleOf, type Actor } from './actor';
 import type { Reason } from './reasons';
 import type { Surroundings } from './surroundings';
@@ -10,6 +12,10 @@ import type { Surroundings } from './surroundings';
 /** What a use case works with. `db` is a transaction: of one moment when it reads, of one piece when it writes. */
 export type House = Omit<Surroundings, 'events'> & {
   readonly actor: Actor;
+  /** As of now. */
+  readonly setUp: ShopSetUp;
+  /** What can be cut now. */
+  readonly catalogue: Catalogue;
   /**
    * Says that a share stands differently now; its stage is worked out anew in the same transaction, from the file when
    * the use case knows what it has become.

@@ -1,10 +1,10 @@
-import type { Catalogue } from '@/core/catalogue/catalogue';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import { brokenRow, stageRowOf, type StageRow } from '@/core/order/stageRow';
 import { allShareIds } from '@/data/book';
 import type { Database } from '@/data/database';
 import { readShareFile, shareAlone, writeStage } from '@/data/rail';
+import type { SetUps } from '@/data/setUp';
 import { log } from '../house/log';
 
 /**
@@ -14,11 +14,11 @@ import { log } from '../house/log';
  */
 export async function restage(
   db: Database,
-  catalogue: Catalogue,
+  setUps: SetUps,
   touched: ReadonlyMap<ShareId, ShareFile | undefined>,
 ): Promise<void> {
   for (const [shareId, file] of touched) {
-    const row = file ? stageRowOf(file) : await freshRow(db, catalogue, shareId);
+    const row = file ? stageRowOf(file) : await freshRow(db, setUps, shareId);
     if (row) await writeStage(db, row);
   }
 }
@@ -31,11 +31,11 @@ export function unread(shareIds: readonly ShareId[]): ReadonlyMap<ShareId, undef
 /** Where a share stands, worked out anew; undefined when there is no such share. */
 export async function freshRow(
   db: Database,
-  catalogue: Catalogue,
+  setUps: SetUps,
   shareId: ShareId,
 ): Promise<StageRow | undefined> {
   try {
-    const file = await readShareFile(db, catalogue, shareId);
+    const file = await readShareFile(db, setUps, shareId);
     return file && stageRowOf(file);
   } catch (error) {
     log().error({ error, shareId }, 'a share cannot be worked out');
@@ -48,10 +48,10 @@ export async function freshRow(
 const AT_A_TIME = 100;
 
 /** Makes the whole projection anew. @returns how many shares */
-export async function restageAll(db: Database, catalogue: Catalogue): Promise<number> {
+export async function restageAll(db: Database, setUps: SetUps): Promise<number> {
   const shareIds = await allShareIds(db);
   for (let start = 0; start < shareIds.length; start += AT_A_TIME) {
-    await db.transaction((trx) => restage(trx, catalogue, unread(shareIds.slice(start, start + AT_A_TIME))));
+    await db.transaction((trx) => restage(trx, setUps, unread(shareIds.slice(start, start + AT_A_TIME))));
   }
   return shareIds.length;
 }

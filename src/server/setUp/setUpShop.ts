@@ -6,7 +6,7 @@ import { priceListSchema } from '@/core/charges/priceListSchema';
 import { failure, success, type Result } from '@/core/quantity/result';
 import { checkShape } from '@/core/shape/checkShape';
 import { USUAL_RULES } from '@/core/shop/houseRules';
-import type { Shop } from '@/core/shop/shop';
+import { shopFields, type Shop } from '@/core/shop/shop';
 import { dayIn, monthsAfter } from '@/core/time/shopTime';
 import type { Database } from '@/data/database';
 import { writeUser } from '@/data/people';
@@ -24,17 +24,14 @@ export type NewShop = Omit<Shop, 'demo'> & {
 const PRICES_REACH_BACK_MONTHS = 2;
 
 const newShopSchema = Joi.object<NewShop>({
-  name: Joi.string().trim().min(1).max(80).required(),
+  name: shopFields.name.required(),
   unit: Joi.valid('lb', 'kg').required(),
   zone: Joi.string()
     .custom((zone: string, helpers) => (isZone(zone) ? zone : helpers.error('zone')))
     .required(),
   currency: Joi.string().trim().min(1).max(3).required(),
-  establishment: Joi.string().trim().max(20).allow(null).required(),
-  // Behind more digits there is no room for the item numbers in the bars of a label.
-  codePrefix: Joi.string()
-    .pattern(/^\d{3,7}$/, { name: '3 to 7 digits' })
-    .required(),
+  establishment: shopFields.establishment.required(),
+  codePrefix: shopFields.codePrefix.required(),
   owner: Joi.string().trim().min(1).max(60).required(),
   secret: Joi.string().min(SHORTEST_SECRET).max(200).required(),
 }).messages({ zone: '{#label} is not a time zone such as Europe/London or America/Denver.' });

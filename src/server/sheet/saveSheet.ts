@@ -7,6 +7,7 @@ import { sheetProblems } from '@/core/sheet/sheetProblems';
 import { sheetSchema } from '@/core/sheet/sheetSchema';
 import type { Sheet } from '@/core/sheet/types';
 import { instant } from '@/core/time/shopTime';
+import { beginUnder } from '@/data/book';
 import { keepDraft, writeDraft } from '@/data/sheet';
 import { id } from '../house/fields';
 import { refuse } from '../house/reasons';
@@ -47,6 +48,7 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     if (problems.length > 0) {
       return { ...refuse('invalid', problems[0]!.message, problems[0]!.field), problems };
     }
+    if (!latest) await beginUnder(house.db, shareId, house.setUp.number);
     if (latest && latest.actorId !== house.actor.id) await keepDraft(house.db, shareId);
     const version = (latest?.version ?? 0) + 1;
     const by = { at: instant(house.now), actorId: house.actor.id };

@@ -1,3 +1,4 @@
+import { SetUps } from '@/data/setUp';
 import { randomUUID } from 'node:crypto';
 import type { ShareId } from '@/core/order/animal';
 import { estimateOf } from '@/core/order/standing';
@@ -188,7 +189,8 @@ describe('taking a share to the block', () => {
       decisions: hog.decisions.slice(3),
       cutting: { ...hog.cutting, shrinkShare: 0.2 },
     };
-    const around = { ...shop.around(), catalogue: { ...shop.catalogue, version: 'next', species: [other] } };
+    const setUps = new SetUps({ ...shop.catalogue, version: 'next', species: [other] });
+    const around = { ...shop.around(), setUps };
     const actor = { kind: 'staff', id: 'x', name: 'Sunna', role: 'wrapper' } as const;
     const after = await passDoorway(USE_CASES.wrapView, { shareId }, actor, around);
     expect(after).toMatchObject({ ok: true, value: { lines: before.lines, losses: before.losses } });

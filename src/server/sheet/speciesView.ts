@@ -16,7 +16,10 @@ export const speciesView = defineUseCase<{ id: string; version: string }, Specie
     id: Joi.string().max(40).required(),
     version: Joi.string().max(40).required(),
   }),
-  run: async ({ catalogue }, { id, version }) => {
+  run: async ({ db, setUps }, { id, version }) => {
+    // An order may stand on a catalogue of before: its version ends in the step of the set-up.
+    const step = Number(/\.(\d{1,9})$/.exec(version)?.[1] ?? 0);
+    const { catalogue } = await setUps.at(db, step);
     const found = catalogue.version === version && catalogue.species.find((each) => each.id === id);
     return found
       ? success({ ...found, names: [], absent: [] })

@@ -7,8 +7,14 @@ import {
   startPriceList,
   takeBackPrice,
 } from './prices';
+import { hangsOnView } from './hangsOnView';
 import { pricesView } from './pricesView';
+import { changeSetUp } from './setUp';
+import { setUpView } from './setUpView';
 
+export type { HangsOn } from './hangsOnView';
+export type { SaidChange } from './setUp';
+export type { SetUpView } from './setUpView';
 export type { HistoryStep, ListInHand, PricesView, StandingList, WorkedOrder } from './pricesView';
 
 export const shop = {
@@ -20,4 +26,7 @@ export const shop = {
   putPricesInForce,
   putPricesAway,
   priceFileView,
+  hangsOnView,
+  setUpView,
+  changeSetUp,
 } as const;

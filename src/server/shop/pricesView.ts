@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { itemsOfForecast, type BillBasis } from '@/core/charges/bill';
 import { changeWords, copyOf, withChange } from '@/core/charges/changes';
-import { chargeKeys } from '@/core/charges/keys';
+import { workKeys } from '@/core/charges/keys';
 import { listInForce, type PriceList } from '@/core/charges/priceList';
 import type { Catalogue } from '@/core/catalogue/catalogue';
 import { forecast } from '@/core/forecast/forecast';
@@ -15,14 +15,7 @@ import { houseSheet } from '@/core/sheet/houseSheet';
 import type { Situation } from '@/core/sheet/situation';
 import { dayIn, timeIn } from '@/core/time/shopTime';
 import { liveShares, readShareFiles } from '@/data/rail';
-import {
-  draftsInHand,
-  readHouseRules,
-  readPriceLists,
-  readShop,
-  sharesByList,
-  type PriceDraft,
-} from '@/data/setUp';
+import { draftsInHand, readPriceLists, readShop, sharesByList, type PriceDraft } from '@/data/setUp';
 import { defineUseCase } from '../house/useCase';
 import { listInHand } from './draft';
 
@@ -66,7 +59,7 @@ export type PricesView = {
   readonly standing: readonly StandingList[];
   readonly inHand: readonly ListInHand[];
   readonly orders: readonly WorkedOrder[];
-  /** Keys that a charge can hang on, and the species that can pay it. */
+  /** Work that a charge can hang on, and the species that can pay it. */
   readonly keys: readonly string[];
   readonly species: readonly { readonly id: string; readonly name: string }[];
 };
@@ -80,16 +73,15 @@ export const pricesView = defineUseCase<Record<string, never>, PricesView>({
   roles: ['owner'],
   writes: false,
   input: Joi.object({}),
-  run: async ({ db, catalogue, now }) => {
+  run: async ({ db, setUps, setUp, catalogue, now }) => {
     const shop = await readShop(db);
-    const rules = await readHouseRules(db);
     const today = dayIn(shop.zone, now);
     const lists = await readPriceLists(db);
     const current = listInForce(lists, today);
     const used = await sharesByList(db);
     const drafts = await draftsInHand(db);
     const shareIds = await liveShares(db, ['sheet', 'wrap', 'reconcile', 'settle']);
-    const files = await readShareFiles(db, catalogue, shareIds.slice(0, MOST_ORDERS));
+    const files = await readShareFiles(db, setUps, shareIds.slice(0, MOST_ORDERS));
     return success({
       today,
       unit: shop.unit,
@@ -105,9 +97,9 @@ export const pricesView = defineUseCase<Record<string, never>, PricesView>({
       })),
       orders: [
         ...files.filter((file) => file.sheet).map(orderOf),
-        ...usualOrders(catalogue, shop.unit, rules.tools),
+        ...usualOrders(catalogue, shop.unit, setUp.rules.tools),
       ],
-      keys: [...chargeKeys(catalogue)].sort(),
+      keys: [...workKeys(catalogue)].sort(),
       species: catalogue.species.map(({ id, name }) => ({ id, name })),
     });
   },

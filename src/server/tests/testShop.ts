@@ -10,6 +10,7 @@ import type { ScaleReading, SignedReading } from '@/core/scale/reading';
 import { catalogue } from '@/core/tests/catalogue';
 import { allShareIds, shareIdsOfAnimal } from '@/data/book';
 import type { Database } from '@/data/database';
+import { SetUps } from '@/data/setUp';
 import type { Role } from '@/data/people';
 import { readShareFiles, stageRowsOf } from '@/data/rail';
 import { freshDatabase } from '@/data/tests/freshDatabase';
@@ -52,7 +53,8 @@ export class TestShop {
   readonly printed: { name: string; label: Label }[] = [];
   readonly events = new Events();
   readonly catalogue = catalogue;
-  readonly files = new ShareFiles(catalogue);
+  readonly setUps = new SetUps(catalogue);
+  readonly files = new ShareFiles(this.setUps);
   printerAway = false;
   /** Cuts whose labels the printer will never print. */
   readonly unprintable = new Set<string>();
@@ -92,8 +94,8 @@ export class TestShop {
   };
 
   around(): Surroundings {
-    const { db, now, devices, events, files } = this;
-    return { db, now, devices, catalogue, events, files };
+    const { db, now, devices, setUps, events, files } = this;
+    return { db, now, devices, setUps, events, files };
   }
 
   readonly sign = (reading: ScaleReading, takenAt: Date) => signReading(reading, takenAt, SCALE_KEY);
@@ -125,7 +127,7 @@ export class TestShop {
     const shareIds = await allShareIds(this.db);
     const kept = new Map((await stageRowsOf(this.db, shareIds)).map((row) => [row.shareId, row]));
     for (const shareId of shareIds) {
-      expect(kept.get(shareId)).toEqual(await freshRow(this.db, catalogue, shareId));
+      expect(kept.get(shareId)).toEqual(await freshRow(this.db, this.setUps, shareId));
     }
   }
 
@@ -142,11 +144,11 @@ export class TestShop {
 
   async book(document: OrderDocument = hogDocument()): Promise<ShareFile[]> {
     const { animalId } = await this.get('bookOrder', { clientId: randomUUID(), document });
-    return readShareFiles(this.db, catalogue, await shareIdsOfAnimal(this.db, animalId));
+    return readShareFiles(this.db, this.setUps, await shareIdsOfAnimal(this.db, animalId));
   }
 
   async file(shareId: ShareId): Promise<ShareFile> {
-    return (await readShareFiles(this.db, catalogue, [shareId]))[0]!;
+    return (await readShareFiles(this.db, this.setUps, [shareId]))[0]!;
   }
 
   /** A half on the block: booked, weighed, approved, started. */

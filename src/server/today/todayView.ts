@@ -4,7 +4,7 @@ import { formatMoney } from '@/core/quantity/money';
 import { success } from '@/core/quantity/result';
 import { dayIn, dayWords, timeIn, timeOn } from '@/core/time/shopTime';
 import { goneSince, liveRows } from '@/data/rail';
-import { readHouseRules, readShop } from '@/data/setUp';
+import { readShop } from '@/data/setUp';
 import type { Role } from '@/data/people';
 import { roleOf } from '../house/actor';
 import { defineUseCase, isOffice, STAFF } from '../house/useCase';
@@ -37,13 +37,14 @@ export const todayView = defineUseCase<Record<string, never>, Today>({
   roles: STAFF,
   writes: false,
   input: Joi.object({}),
-  run: async ({ db, now, actor }) => {
-    const [shop, { hours }] = [await readShop(db), await readHouseRules(db)];
+  run: async ({ db, now, actor, setUp }) => {
+    const shop = await readShop(db);
+    const { hours, sheetDays, storageDays } = setUp.rules;
     const { zone, currency } = shop;
     const today = dayIn(zone, now);
     const office = isOffice(actor);
     const kinds = office ? undefined : OF_THE_FLOOR[roleOf(actor) as Role];
-    const tasks = tasksOf(await liveRows(db), { now, zone, hours }).filter(
+    const tasks = tasksOf(await liveRows(db), { now, zone, hours, sheetDays, storageDays }).filter(
       ({ kind }) => !kinds || kinds.includes(kind),
     );
     const gone = office ? await goneSince(db, timeOn(zone, today, '00:00').toISOString()) : [];

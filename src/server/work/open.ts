@@ -18,8 +18,8 @@ export async function open(): Promise<void> {
     process.stderr.write(`Another Fractum works on ${dataFolder()}. Stop it first, or set FRACTUM_DATA.\n`);
     process.exit(IN_USE);
   }
-  const { db, catalogue } = usualSurroundings();
-  await prepareShop(db, catalogue);
+  const { db, setUps } = usualSurroundings();
+  await prepareShop(db, setUps);
   startWork();
 }
 

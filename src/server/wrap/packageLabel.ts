@@ -43,7 +43,7 @@ export function packageLabel(
     net: weighing.net,
     unit: shop.unit,
     packedOn,
-    keepUntil: keepUntil(packedOn, plan.wrap, line.destination),
+    keepUntil: keepUntil(packedOn, plan.wrap, line.destination, file.situation.species.months),
     words: line.labelWords,
     code: {
       tradeItem: tradeItem(shop.codePrefix, plan.items[line.key]!),

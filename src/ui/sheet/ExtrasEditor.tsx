@@ -31,7 +31,7 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
           options={(['vacuum', 'paper'] as const).map((wrap) => ({ value: wrap, label: WRAP_WORDS[wrap] }))}
         />
         <span className="quiet">
-          {keepsWords(sheet.wrap)} {WRAP_WORDS[other]}: {instead}.
+          {keepsWords(sheet.wrap, situation.species.months)} {WRAP_WORDS[other]}: {instead}.
         </span>
       </div>
       {situation.species.poolKeeps.map((keep) => (

@@ -13,6 +13,7 @@ import type { ListInHand, PricesView } from '@/server/shop';
 import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import { useAsk, type Question } from '../kit/useAsk';
+import { HangsOnSelect } from './HangsOnSelect';
 import { readRate } from './RateTable';
 import { readTiers, tierWords } from './tiers';
 
@@ -79,13 +80,7 @@ export function EditCharge({ view, inHand, charge, onClose }: Props) {
         <Input placeholder="above 250: 98.00, above 400: 120.00" />
       </Form.Item>
       <Form.Item name="key" label="What raises it">
-        <Select
-          showSearch
-          options={[
-            { value: '', label: 'every order' },
-            ...view.keys.map((key) => ({ value: key, label: key.replaceAll('-', ' ') })),
-          ]}
-        />
+        <HangsOnSelect work={view.keys} />
       </Form.Item>
       <Form.Item name="species" label="Of which species">
         <Select

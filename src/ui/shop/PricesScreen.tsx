@@ -19,10 +19,13 @@ import { ShopHeading } from './ShopHeading';
 
 const BeginList = onDemand(() => import('./BeginList').then((module) => module.BeginList));
 const EditCharge = onDemand(() => import('./EditCharge').then((module) => module.EditCharge));
+const EditList = onDemand(() => import('./EditList').then((module) => module.EditList));
 const PriceFiles = onDemand(() => import('./PriceFiles').then((module) => module.PriceFiles));
 
 type Opened =
-  { readonly what: 'begin' | 'files' } | { readonly what: 'charge'; readonly id: string | null } | null;
+  | { readonly what: 'begin' | 'files' | 'list' }
+  | { readonly what: 'charge'; readonly id: string | null }
+  | null;
 
 /** The shop's prices: lists on a line of days, and one of them worked on a real order, beside the one before it. */
 export function PricesScreen({ view: first }: { view: PricesView }) {
@@ -59,6 +62,7 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
         <Button onClick={() => setOpened({ what: 'files' })}>Files</Button>
         {inHand ? (
           <>
+            <Button onClick={() => setOpened({ what: 'list' })}>Name, day, tax</Button>
             <Button
               disabled={last === undefined}
               loading={back.busy}
@@ -105,6 +109,9 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
           {...(opened.id === null ? {} : { charge: list.rules.find((rule) => rule.id === opened.id)! })}
           onClose={() => setOpened(null)}
         />
+      )}
+      {opened?.what === 'list' && inHand && (
+        <EditList draftId={inHand.id} list={list} onClose={() => setOpened(null)} />
       )}
       {opened?.what === 'files' && (
         <PriceFiles list={list} {...(inHand ? { inHand } : {})} onClose={() => setOpened(null)} />

@@ -1,0 +1,362 @@
+import type { Catalogue } from '../catalogue/catalogue';
+import { workKeys } from '../charges/keys';
+import { forecast } from '../forecast/forecast';
+import { odditiesOf } from '../forecast/oddities';
+import { failure, type Failure } from '../quantity/result';
+import { weight } from '../quantity/weight';
+import { formOf, houseSheet, withAnswer } from '../sheet/houseSheet';
+import { paramProblem } from '../sheet/params';
+import type { Situation } from '../sheet/situation';
+import { cutNames } from '../species/cutNames';
+import { pantryOf } from '../species/recipe';
+import { speciesProblems } from '../species/speciesProblems';
+import type { Ingredient, Species, WrittenRecipe } from '../species/types';
+import { longest, piecesAt, SIZE_OF_SHAPE } from './ownCut';
+import { shopCatalogue } from './shopSpecies';
+import type { OwnCut, SetUp, SetUpChange } from './types';
+
+type Refused = Failure<'invalid'>;
+type SpeciesChange = Extract<SetUpChange, { readonly species: string }>;
+
+/** Where a set-up is tried before it is taken. */
+export type Trial = {
+  readonly shipped: Catalogue;
+  readonly before: SetUp;
+  readonly after: SetUp;
+};
+
+/**
+ * Why a change cannot be made, in plain words and with its field; undefined when it can. What is cut or made after it is
+ * tried on a light, a usual and a heavy side: every pound must be somewhere, once.
+ */
+export function setUpProblem(change: SetUpChange, trial: Trial): Refused | undefined {
+  switch (change.kind) {
+    case 'rules':
+    case 'shop':
+    case 'place':
+      return undefined;
+    case 'without-place':
+      return trial.before.places.some(({ id }) => id === change.id)
+        ? undefined
+        : failure('invalid', 'That is not there any more.', 'change.id');
+    case 'back':
+      return everySpecies(trial);
+    default:
+      return speciesChangeProblem(change, trial);
+  }
+}
+
+/** After a step is taken back every species must still be one that can be cut. */
+function everySpecies({ shipped, after }: Trial): Refused | undefined {
+  for (const species of shopCatalogue(shipped, after).species) {
+    const problem = wholeProblem(species);
+    if (problem) return problem;
+  }
+  return undefined;
+}
+
+function speciesChangeProblem(change: SpeciesChange, trial: Trial): Refused | undefined {
+  const shipped = trial.shipped.species.find(({ id }) => id === change.species);
+  if (!shipped) return failure('invalid', `There is no species "${change.species}".`, 'change.species');
+  const before = shopCatalogue(trial.shipped, trial.before).species.find(({ id }) => id === change.species)!;
+  const said = saidProblem(change, {
+    before,
+    shipped,
+    ingredients: trial.shipped.ingredients,
+    catalogue: trial.shipped,
+  });
+  if (said) return said;
+  const after = shopCatalogue(trial.shipped, trial.after).species.find(({ id }) => id === change.species)!;
+  return wholeProblem(after) ?? (change.kind === 'own-cut' ? trialProblem(after, change.cut) : undefined);
+}
+
+type Ground = {
+  readonly before: Species;
+  readonly shipped: Species;
+  readonly ingredients: readonly Ingredient[];
+  readonly catalogue: Catalogue;
+};
+
+/** What a change says of things that are not there, or that cannot be so. */
+function saidProblem(change: SpeciesChange, ground: Ground): Refused | undefined {
+  const { before } = ground;
+  const a = before.name.toLowerCase();
+  switch (change.kind) {
+    case 'species-rules':
+      return rulesProblem(change.rules, before);
+    case 'break': {
+      const broken = before.breaks.find(({ id }) => id === change.break);
+      if (broken?.places.some(({ id }) => id === change.place)) return undefined;
+      return failure('invalid', `A ${a} is not broken there.`, 'change.place');
+    }
+    case 'house':
+      return houseProblem(change, before);
+    case 'keep':
+      return before.poolKeeps.some(({ id }) => id === change.id)
+        ? undefined
+        : failure('invalid', `Nothing is kept of a ${a} under that name.`, 'change.id');
+    case 'word':
+      return wordProblem(change.cut, change.word, before);
+    case 'alias':
+      return cutProblem(change.cut, before);
+    case 'offer':
+      return offerProblem(change, ground);
+    case 'own-cut':
+      return ownCutProblem(change.cut, ground);
+    case 'without-own-cut':
+      return before.decisions.some(({ options }) => options.some(({ id }) => id === change.id))
+        ? undefined
+        : failure('invalid', 'That cut is not there any more.', 'change.id');
+    case 'recipe':
+      return recipeProblem(change.recipe, ground);
+    case 'offer-recipe':
+      return offerRecipeProblem(change, ground);
+  }
+}
+
+function rulesProblem(
+  rules: Extract<SetUpChange, { kind: 'species-rules' }>['rules'],
+  { hang, limits, schools, grind }: Species,
+): Refused | undefined {
+  const target = rules.targetDays ?? hang.targetDays;
+  const longest = rules.longestDays ?? hang.longestDays;
+  if (longest < target) {
+    return failure(
+      'invalid',
+      `It should hang ${target} days, so it must be allowed ${target} or more.`,
+      'change.rules.longestDays',
+    );
+  }
+  const light = rules.lightLb ?? limits?.lightLb ?? 0;
+  const heavy = rules.heavyLb ?? limits?.heavyLb ?? Number.POSITIVE_INFINITY;
+  if (heavy <= light) {
+    return failure(
+      'invalid',
+      'A heavy side is heavier than a light one. Check both.',
+      'change.rules.heavyLb',
+    );
+  }
+  if (rules.school !== undefined && !schools.some(({ id }) => id === rules.school)) {
+    return failure(
+      'invalid',
+      `There is no such school here. Known: ${schools.map(({ name }) => name).join(', ')}.`,
+      'change.rules.school',
+    );
+  }
+  const fat = rules.grindFatPct;
+  if (fat !== undefined && (fat < grind.fatPct.min || fat > grind.fatPct.max)) {
+    return failure(
+      'invalid',
+      `Fat of the grind: ${grind.fatPct.min} to ${grind.fatPct.max} %, not ${fat}.`,
+      'change.rules.grindFatPct',
+    );
+  }
+  return undefined;
+}
+
+function houseProblem(
+  { decision: id, says, defaults = {} }: Extract<SetUpChange, { kind: 'house' }>,
+  { decisions, name }: Species,
+): Refused | undefined {
+  const decision = decisions.find((each) => each.id === id);
+  if (!decision) return failure('invalid', `A ${name.toLowerCase()} is not asked that.`, 'change.decision');
+  const unknown = [says.option, says.then].find(
+    (said) => said && !decision.options.some((option) => option.id === said),
+  );
+  if (unknown) return failure('invalid', `${decision.title} is not cut that way here.`, 'change.says.option');
+  for (const [key, value] of Object.entries(defaults)) {
+    const [ofDecision, ofOption, param] = key.split('.');
+    const option = ofDecision === id ? decision.options.find((each) => each.id === ofOption) : undefined;
+    const spec = option?.params?.find((each) => each.id === param);
+    if (!spec) return failure('invalid', `Nothing is asked as "${key}".`, 'change.defaults');
+    const inThousandths = spec.kind === 'weight' && typeof value === 'number' ? weight(value) : value;
+    const problem = paramProblem(spec, inThousandths, 'lb');
+    if (problem) return failure('invalid', problem, 'change.defaults');
+  }
+  return undefined;
+}
+
+function cutProblem(cut: string, species: Species): Refused | undefined {
+  const known = cutNames(species).some((each) => each.cut === cut);
+  return known ? undefined : failure('invalid', `No cut is called "${cut}" here.`, 'change.cut');
+}
+
+/** A word may stand for one cut only: a label must say which. */
+function wordProblem(cut: string, word: string, species: Species): Refused | undefined {
+  const unknown = cutProblem(cut, species);
+  if (unknown || word === '') return unknown;
+  const taken = takenBy(word, cut, species);
+  return taken ? failure('invalid', `${word} is another cut already: ${taken}.`, 'change.word') : undefined;
+}
+
+function takenBy(word: string, own: string, species: Species): string | undefined {
+  const same = (said: string) => said.trim().toLowerCase() === word.trim().toLowerCase();
+  const byName = cutNames(species).find(({ cut }) => cut !== own && same(cut))?.cut;
+  const byWord = Object.entries(species.words ?? {}).find(([cut, said]) => cut !== own && same(said))?.[0];
+  return byName ?? byWord;
+}
+
+function offerProblem(
+  { option: said, offered }: Extract<SetUpChange, { kind: 'offer' }>,
+  { before, shipped }: Ground,
+): Refused | undefined {
+  const [id, optionId] = said.split('.');
+  const all = offered ? shipped : before;
+  const decision = all.decisions.find((each) => each.id === id);
+  const option = decision?.options.find((each) => each.id === optionId);
+  if (!decision || !option) return failure('invalid', 'That is not offered here.', 'change.option');
+  if (offered) return undefined;
+  const here = before.decisions.find((each) => each.id === id)!;
+  if (here.options.length === 1) {
+    return failure('invalid', `${here.title} would have no answer left.`, 'change.option');
+  }
+  const { option: house, then, beside } = here.house;
+  if ([house, then, beside?.otherwise].includes(optionId)) {
+    return failure(
+      'invalid',
+      `The house sheet says ${option.label.toLowerCase()} for ${here.title.toLowerCase()}. Let it say something else first.`,
+      'change.option',
+    );
+  }
+  return undefined;
+}
+
+function ownCutProblem(cut: OwnCut, { before, shipped, catalogue }: Ground): Refused | undefined {
+  const decision = shipped.decisions.find(({ id }) => id === cut.decision);
+  if (!decision)
+    return failure('invalid', `A ${before.name.toLowerCase()} has no such place.`, 'change.cut.decision');
+  const elsewhere = shipped.decisions.some(({ options }) => options.some(({ id }) => id === cut.id));
+  if (elsewhere) return failure('invalid', `"${cut.id}" is a cut already.`, 'change.cut.id');
+  const old = before.decisions.flatMap(({ options }) => options).find(({ id }) => id === cut.id);
+  const taken = takenBy(cut.name, old?.label ?? '', before);
+  if (taken) return failure('invalid', `${cut.name} is a cut already. Take another name.`, 'change.cut.name');
+  const known = piecesAt(shipped, decision);
+  const stranger = cut.pieces.find((id) => !known.some((piece) => piece.id === id));
+  if (stranger) {
+    const name = shipped.atlas.atoms.find(({ id }) => id === stranger)?.name ?? stranger;
+    return failure('invalid', `${name} is not of ${decision.title.toLowerCase()}.`, 'change.cut.pieces');
+  }
+  const pieces = known.filter(({ id }) => cut.pieces.includes(id));
+  if (cut.netted && pieces.length < 2) {
+    return failure(
+      'invalid',
+      'A net holds two muscles or more. Choose another piece, or no net.',
+      'change.cut.netted',
+    );
+  }
+  if (cut.shape === 'slices' && !longest(pieces)) {
+    return failure(
+      'invalid',
+      'None of these pieces has a length to slice along. Take another shape.',
+      'change.cut.shape',
+    );
+  }
+  const { label, unit, least, most } = SIZE_OF_SHAPE[cut.shape];
+  if (unit !== '' && (cut.size < least || cut.size > most)) {
+    return failure('invalid', `${label}: ${least} to ${most} ${unit}, not ${cut.size}.`, 'change.cut.size');
+  }
+  const charges = workKeys(catalogue);
+  const strange = cut.charges.find((key) => !charges.has(key));
+  if (strange) return failure('invalid', `Nothing is charged as "${strange}".`, 'change.cut.charges');
+  if (!pieces.some(({ composition }) => composition.lean > 0) && cut.bone === 'out') {
+    return failure('invalid', 'Without its bone nothing is left of these pieces.', 'change.cut.bone');
+  }
+  return undefined;
+}
+
+function recipeProblem(recipe: WrittenRecipe, { before, ingredients }: Ground): Refused | undefined {
+  const pantry = pantryOf(ingredients);
+  const stranger = recipe.parts.find(({ ingredient }) => !pantry.has(ingredient));
+  if (stranger) {
+    return failure('invalid', `The pantry has no "${stranger.ingredient}".`, 'change.recipe.parts');
+  }
+  const meats = recipe.parts.filter(({ ingredient }) => pantry.get(ingredient)!.meat);
+  const meat = meats.reduce((sum, { lb }) => sum + lb, 0);
+  if (Math.abs(meat - 100) > 0.5) {
+    return failure('invalid', `Meat must come to 100 lb; here it is ${meat}.`, 'change.recipe.parts');
+  }
+  const taken = takenBy(recipe.name, before.recipes.find(({ id }) => id === recipe.id)?.name ?? '', before);
+  if (taken)
+    return failure('invalid', `${recipe.name} is made already. Take another name.`, 'change.recipe.name');
+  const cures = recipe.parts.some(({ ingredient }) => pantry.get(ingredient)!.cures);
+  if ((recipe.state === 'smoked' || recipe.state === 'dried') && !cures) {
+    return failure(
+      'invalid',
+      'What is smoked or dried needs a curing salt: warmth without it lets botulism grow.',
+      'change.recipe.parts',
+    );
+  }
+  return nitriteProblem(recipe);
+}
+
+/** Nitrite in a curing salt, and the most that may go into ground meat, parts per million (processing figures, cures). */
+const NITRITE_SHARE = 0.0625;
+const MOST_NITRITE_PPM = 156;
+
+function nitriteProblem({ parts }: WrittenRecipe): Refused | undefined {
+  const salt = parts.find(({ ingredient }) => ingredient === 'curing salt')?.lb ?? 0;
+  const ppm = Math.round((salt * NITRITE_SHARE * 1e6) / 100);
+  if (ppm <= MOST_NITRITE_PPM) return undefined;
+  return failure(
+    'invalid',
+    `${salt} lb of curing salt to 100 lb is ${ppm} ppm of nitrite; ${MOST_NITRITE_PPM} is the most.`,
+    'change.recipe.parts',
+  );
+}
+
+function offerRecipeProblem(
+  { id, offered }: Extract<SetUpChange, { kind: 'offer-recipe' }>,
+  { before, shipped }: Ground,
+): Refused | undefined {
+  const known = [...before.recipes, ...shipped.recipes].some((recipe) => recipe.id === id);
+  if (!known) return failure('invalid', 'There is no such recipe.', 'change.id');
+  if (!offered && before.recipes[0]!.id === id) {
+    return failure(
+      'invalid',
+      'The plain grind is made in every shop: the rest of the trim goes there.',
+      'change.id',
+    );
+  }
+  return undefined;
+}
+
+/** What the parts of a species say of each other, in words for an owner. */
+function wholeProblem(species: Species): Refused | undefined {
+  const [problem] = speciesProblems(species);
+  return problem === undefined ? undefined : failure('invalid', `${species.name}: ${problem}.`, 'change');
+}
+
+/** Sides that a cut is tried on, times the reference side. */
+const TRIED = [0.75, 1, 1.3];
+
+/** Tries a cut on house sheets: it must give something, and nothing may be made, lost or laughed at. */
+function trialProblem(species: Species, cut: OwnCut): Refused | undefined {
+  const decision = species.decisions.find(({ id }) => id === cut.decision)!;
+  const situation: Situation = {
+    species,
+    unit: 'lb',
+    sides: 1,
+    addOns: species.atlas.addOns.map(({ atom }) => atom.id),
+    tools: ['band-saw'],
+  };
+  for (const times of TRIED) {
+    const side = weight(species.atlas.reference.sideLb * times);
+    const sheet = withAnswer(houseSheet(situation), decision.id, {
+      forms: [formOf(decision, cut.id, situation)],
+    });
+    const expected = forecast(situation, sheet, [side]);
+    const line = expected.lines.find((each) => each.ownCut === cut.name && each.decision === decision.id);
+    if (!line || line.packaged <= 0) {
+      return failure(
+        'invalid',
+        `Nothing would be left for ${cut.name}: other cuts take these pieces first.`,
+        'change.cut.pieces',
+      );
+    }
+    const [odd] = odditiesOf({ ...expected, lines: [line] }, 'lb').filter((each) =>
+      each.startsWith(line.cut),
+    );
+    if (odd) return failure('invalid', `On a side of ${side / 1000} lb ${odd}.`, 'change.cut.size');
+  }
+  return undefined;
+}
