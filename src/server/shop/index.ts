@@ -14,7 +14,7 @@ import { setUpView } from './setUpView';
 
 export type { HangsOn } from './hangsOnView';
 export type { SaidChange } from './setUp';
-export type { SetUpView } from './setUpView';
+export type { SetUpView, SpeciesAtHome } from './setUpView';
 export type { HistoryStep, ListInHand, PricesView, StandingList, WorkedOrder } from './pricesView';
 
 export const shop = {

@@ -44,7 +44,7 @@ export function packageLabel(
     unit: shop.unit,
     packedOn,
     keepUntil: keepUntil(packedOn, plan.wrap, line.destination, file.situation.species.months),
-    words: line.labelWords,
+    words: [...line.labelWords, ...(plan.rules.labelNote ? [plan.rules.labelNote] : [])],
     code: {
       tradeItem: tradeItem(shop.codePrefix, plan.items[line.key]!),
       net: weighing.net,

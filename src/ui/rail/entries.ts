@@ -20,6 +20,10 @@ const FOR_THE_OFFICE: readonly Action[] = [
 
 const FOR_THE_OWNER: readonly Action[] = [
   { label: 'Prices of the shop', also: 'rates charges list tax minimum set up', page: '/shop/prices' },
+  { label: 'House rules', also: 'hang days storage batch hours set up tolerance', page: '/shop/rules' },
+  { label: 'Catalogue of cuts', also: 'own cut words names hide offer set up', page: '/shop/catalogue' },
+  { label: 'Made things', also: 'recipes sausage flavours ingredients allergens', page: '/shop/made' },
+  { label: 'Places of the shop', also: 'rails freezers scales establishment prefix', page: '/shop/places' },
   { label: 'People of the shop', also: 'staff roles secrets password take on leave', page: '/shop/people' },
 ];
 

@@ -13,6 +13,7 @@ import type { ListInHand, PricesView } from '@/server/shop';
 import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import { useAsk, type Question } from '../kit/useAsk';
+import { idOf } from './idOf';
 import { HangsOnSelect } from './HangsOnSelect';
 import { readRate } from './RateTable';
 import { readTiers, tierWords } from './tiers';
@@ -137,12 +138,7 @@ function chargeOf(
 
 /** An id of its words that no charge of the list has. */
 function idFor(label: string, rules: readonly PriceRule[]): string {
-  const plain =
-    label
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-|-$/g, '')
-      .slice(0, 40) || 'charge';
+  const plain = idOf(label);
   const taken = new Set(rules.map(({ id }) => id));
   let id = plain;
   for (let more = 2; taken.has(id); more += 1) id = `${plain}-${more}`;

@@ -5,7 +5,11 @@ import styles from './ShopHeading.module.css';
 
 const PLACES = [
   { path: '/shop/prices', word: 'Prices' },
+  { path: '/shop/rules', word: 'House rules' },
+  { path: '/shop/catalogue', word: 'Catalogue' },
+  { path: '/shop/made', word: 'Made things' },
   { path: '/shop/people', word: 'People' },
+  { path: '/shop/places', word: 'Places' },
 ] as const;
 
 /** What of the shop is set up here, the other parts as words beside it, and what can be done. */

@@ -1,0 +1,214 @@
+'use client';
+
+import { isDay } from '@/core/time/shopTime';
+import type { HouseRules } from '@/core/shop/houseRules';
+import type { SetUpState } from './useSetUp';
+import { numberOf, numberProblem, ValueField } from './ValueField';
+import styles from './SetUp.module.css';
+
+type Rules = Omit<HouseRules, 'version'>;
+
+/** A rule that is one number, or one text. */
+type Row = {
+  readonly label: string;
+  readonly unit: string;
+  readonly read: (rules: Rules) => string;
+  readonly problem: (text: string) => string;
+  readonly change: (text: string, rules: Rules) => Partial<Rules>;
+  readonly width?: 'number' | 'words' | 'line';
+};
+
+const between = (least: number, most: number) => (text: string) => numberProblem(text, least, most);
+const clock = (text: string) => (/^([01]\d|2[0-3]):[0-5]\d$/.test(text) ? '' : 'such as 08:30');
+
+const hour = (key: keyof Rules['hours'], label: string): Row => ({
+  label,
+  unit: '',
+  read: ({ hours }) => hours[key],
+  problem: clock,
+  change: (text, { hours }) => ({ hours: { ...hours, [key]: text } }),
+});
+
+const percent = (key: keyof Rules['unaccounted'], label: string): Row => ({
+  label,
+  unit: '% of the cold weight',
+  read: ({ unaccounted }) => String(unaccounted[key] / 100),
+  problem: (text) => numberProblem(text, 0, 100, false),
+  change: (text, { unaccounted }) => ({
+    unaccounted: { ...unaccounted, [key]: Math.round(numberOf(text) * 100) },
+  }),
+});
+
+const whole = (
+  key: 'sheetDays' | 'storageDays' | 'chillHours' | 'benchLb' | 'blockMinutes',
+  said: { label: string; unit: string; least: number; most: number },
+): Row => ({
+  label: said.label,
+  unit: said.unit,
+  read: (rules) => String(rules[key]),
+  problem: between(said.least, said.most),
+  change: (text) => ({ [key]: numberOf(text) }),
+});
+
+const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[] = [
+  {
+    title: 'The day',
+    rows: [
+      hour('block', 'Cutting begins'),
+      hour('calls', 'Calls are made by'),
+      hour('close', 'Doors close'),
+      whole('blockMinutes', { label: 'Cutting in a day', unit: 'minutes', least: 30, most: 5000 }),
+    ],
+  },
+  {
+    title: 'From rail to locker',
+    rows: [
+      whole('chillHours', { label: 'Chilled after', unit: 'hours', least: 0, most: 72 }),
+      whole('sheetDays', { label: 'A sheet stands before the block', unit: 'days', least: 0, most: 30 }),
+      whole('storageDays', { label: 'Boxes may wait', unit: 'days', least: 1, most: 365 }),
+    ],
+  },
+  {
+    title: 'The balance',
+    rows: [
+      percent('askBp', 'Missing is asked about from'),
+      percent('investigateBp', 'and investigated from'),
+      whole('benchLb', { label: 'The bench scale carries', unit: 'lb', least: 1, most: 2000 }),
+    ],
+  },
+  {
+    title: 'Labels and days off',
+    rows: [
+      {
+        label: 'At the foot of a label',
+        unit: '',
+        width: 'words',
+        read: ({ labelNote }) => labelNote,
+        problem: (text) => (text.length <= 60 ? '' : '60 letters at most'),
+        change: (labelNote) => ({ labelNote }),
+      },
+      {
+        label: 'Closed on',
+        unit: '',
+        width: 'words',
+        read: ({ holidays }) => holidays.join(' '),
+        problem: (text) => (datesOf(text).find((each) => !isDay(each)) ? 'dates such as 2026-12-25' : ''),
+        change: (text) => ({ holidays: datesOf(text) as never }),
+      },
+    ],
+  },
+];
+
+function datesOf(text: string): string[] {
+  return [...new Set(text.split(/[\s,]+/).filter((each) => each !== ''))].sort();
+}
+
+const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const WEEK = { open: 'Open on', kill: 'Animals are killed on', pickUp: 'Boxes are collected on' } as const;
+
+/** What holds whatever the animal. */
+export function ShopRules({ state }: { state: SetUpState }) {
+  const { rules } = state.view;
+  return (
+    <table className={styles.rules}>
+      <thead>
+        <tr>
+          <th>the whole shop</th>
+          <th />
+        </tr>
+      </thead>
+      {PARTS.map(({ title, rows }) => (
+        <tbody key={title}>
+          <tr className={styles.part}>
+            <th colSpan={2}>{title}</th>
+          </tr>
+          {rows.map((row) => (
+            <tr key={row.label}>
+              <td>{row.label}</td>
+              <td>
+                <ValueField
+                  label={row.label}
+                  kept={row.read(rules)}
+                  {...(row.width ? { width: row.width } : {})}
+                  own
+                  problem={row.problem}
+                  keep={(text) => state.change({ kind: 'rules', rules: row.change(text, rules) })}
+                />{' '}
+                <span className="quiet">{row.unit}</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      ))}
+      <tbody>
+        <tr className={styles.part}>
+          <th colSpan={2}>The week, and what there is to cut with</th>
+        </tr>
+        {Object.entries(WEEK).map(([key, label]) => (
+          <tr key={key}>
+            <td>{label}</td>
+            <td>
+              <Weekdays
+                label={label}
+                chosen={rules.week[key as keyof typeof WEEK]}
+                onChange={(days) =>
+                  void state.change({ kind: 'rules', rules: { week: { ...rules.week, [key]: days } } })
+                }
+              />
+            </td>
+          </tr>
+        ))}
+        <tr>
+          <td>Band saw</td>
+          <td>
+            <button
+              type="button"
+              className={styles.day}
+              aria-pressed={rules.tools.includes('band-saw')}
+              onClick={() =>
+                void state.change({ kind: 'rules', rules: { tools: toggled(rules.tools, 'band-saw') } })
+              }
+            >
+              {rules.tools.includes('band-saw') ? 'in the shop' : 'none: what needs one is not offered'}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+function toggled(list: readonly string[], one: string): string[] {
+  return list.includes(one) ? list.filter((each) => each !== one) : [...list, one];
+}
+
+type WeekdaysProps = {
+  label: string;
+  chosen: readonly number[];
+  onChange: (days: readonly number[]) => void;
+};
+
+/** Days of the week to press; the last one stays. */
+function Weekdays({ label, chosen, onChange }: WeekdaysProps) {
+  return (
+    <span className={styles.days} role="group" aria-label={label}>
+      {DAYS.map((word, index) => {
+        const day = index + 1;
+        const isChosen = chosen.includes(day);
+        const next = isChosen ? chosen.filter((each) => each !== day) : [...chosen, day].sort();
+        return (
+          <button
+            key={word}
+            type="button"
+            className={styles.day}
+            aria-pressed={isChosen}
+            disabled={next.length === 0}
+            onClick={() => onChange(next)}
+          >
+            {word}
+          </button>
+        );
+      })}
+    </span>
+  );
+}
