@@ -27,11 +27,6 @@ const speciesRules = Joi.object({
   months: Joi.object({ vacuum: months, paper: months }),
 }).min(1);
 
-const defaults = Joi.object().pattern(
-  Joi.string().max(200),
-  Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40)),
-);
-
 const ownCut = Joi.object<OwnCut>({
   id: id.required(),
   decision: id.required(),
@@ -59,7 +54,11 @@ const SHAPES: Readonly<Record<SetUpChange['kind'], Joi.SchemaMap>> = {
     species,
     decision: id.required(),
     says: Joi.object({ option: id.required(), then: id, reason }).required(),
-    defaults,
+  },
+  usual: {
+    species,
+    param: Joi.string().max(200).required(),
+    value: Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40)).required(),
   },
   keep: { species, id: id.required(), keep: Joi.boolean().required(), reason },
   word: { species, cut: words.required(), word: Joi.string().trim().max(60).allow('').required() },

@@ -79,6 +79,14 @@ export function changeWords(change: SetUpChange, { before, shipped }: Read): str
       );
       return `${of}${decision?.title ?? change.decision}: ${ways.join(', then ')}`;
     }
+    case 'usual': {
+      const [id, option, param] = change.param.split('.');
+      const decision = species?.decisions.find((each) => each.id === id);
+      const spec = decision?.options
+        .find((each) => each.id === option)
+        ?.params?.find((each) => each.id === param);
+      return `${of}${decision?.title ?? id}, ${optionWords(decision, option!)}: ${(spec?.label ?? param)!.toLowerCase()} ${change.value}`;
+    }
     case 'keep':
       return `${of}${change.keep ? 'keeps' : 'does not keep'} ${species?.poolKeeps.find(({ id }) => id === change.id)?.title.toLowerCase() ?? change.id}`;
     case 'word':

@@ -88,8 +88,9 @@ function ofSpecies(own: SpeciesSetUp, change: SpeciesChange): SpeciesSetUp {
       return {
         ...own,
         house: { ...own.house, [change.decision]: change.says },
-        defaults: { ...own.defaults, ...change.defaults },
       };
+    case 'usual':
+      return { ...own, defaults: { ...own.defaults, [change.param]: change.value } };
     case 'keep':
       return { ...own, keeps: { ...own.keeps, [change.id]: { keep: change.keep, reason: change.reason } } };
     case 'word':

@@ -10,7 +10,7 @@ import type { Situation } from '../sheet/situation';
 import { cutNames } from '../species/cutNames';
 import { pantryOf } from '../species/recipe';
 import { speciesProblems } from '../species/speciesProblems';
-import type { Ingredient, Species, WrittenRecipe } from '../species/types';
+import type { Ingredient, ParamSpec, Species, WrittenRecipe } from '../species/types';
 import { longest, piecesAt, SIZE_OF_SHAPE } from './ownCut';
 import { shopCatalogue } from './shopSpecies';
 import type { OwnCut, SetUp, SetUpChange } from './types';
@@ -91,6 +91,8 @@ function saidProblem(change: SpeciesChange, ground: Ground): Refused | undefined
     }
     case 'house':
       return houseProblem(change, before);
+    case 'usual':
+      return usualProblem(change, before);
     case 'keep':
       return before.poolKeeps.some(({ id }) => id === change.id)
         ? undefined
@@ -155,7 +157,7 @@ function rulesProblem(
 }
 
 function houseProblem(
-  { decision: id, says, defaults = {} }: Extract<SetUpChange, { kind: 'house' }>,
+  { decision: id, says }: Extract<SetUpChange, { kind: 'house' }>,
   { decisions, name }: Species,
 ): Refused | undefined {
   const decision = decisions.find((each) => each.id === id);
@@ -164,16 +166,27 @@ function houseProblem(
     (said) => said && !decision.options.some((option) => option.id === said),
   );
   if (unknown) return failure('invalid', `${decision.title} is not cut that way here.`, 'change.says.option');
-  for (const [key, value] of Object.entries(defaults)) {
-    const [ofDecision, ofOption, param] = key.split('.');
-    const option = ofDecision === id ? decision.options.find((each) => each.id === ofOption) : undefined;
-    const spec = option?.params?.find((each) => each.id === param);
-    if (!spec) return failure('invalid', `Nothing is asked as "${key}".`, 'change.defaults');
-    const inThousandths = spec.kind === 'weight' && typeof value === 'number' ? weight(value) : value;
-    const problem = paramProblem(spec, inThousandths, 'lb');
-    if (problem) return failure('invalid', problem, 'change.defaults');
-  }
   return undefined;
+}
+
+function usualProblem(
+  { param: said, value }: Extract<SetUpChange, { kind: 'usual' }>,
+  { decisions }: Species,
+): Refused | undefined {
+  const spec = specNamed(decisions, said);
+  if (!spec) return failure('invalid', `Nothing is asked as "${said}".`, 'change.param');
+  const inThousandths = spec.kind === 'weight' && typeof value === 'number' ? weight(value) : value;
+  const problem = paramProblem(spec, inThousandths, 'lb');
+  return problem === undefined ? undefined : failure('invalid', problem, 'change.value');
+}
+
+/** A parameter by `decision.option.param`. */
+function specNamed(decisions: Species['decisions'], said: string): ParamSpec | undefined {
+  const [decision, option, param] = said.split('.');
+  return decisions
+    .find(({ id }) => id === decision)
+    ?.options.find(({ id }) => id === option)
+    ?.params?.find(({ id }) => id === param);
 }
 
 function cutProblem(cut: string, species: Species): Refused | undefined {

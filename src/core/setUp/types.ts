@@ -128,7 +128,13 @@ export type SetUpChange =
       readonly species: string;
       readonly decision: string;
       readonly says: HouseSays;
-      readonly defaults?: Readonly<Record<string, number | boolean | string>>;
+    }
+  /** What a parameter is when nobody says: `decision.option.param`. */
+  | {
+      readonly kind: 'usual';
+      readonly species: string;
+      readonly param: string;
+      readonly value: number | boolean | string;
     }
   | {
       readonly kind: 'keep';

@@ -1,12 +1,12 @@
 'use client';
 
-import { Button, Select } from 'antd';
+import { Select } from 'antd';
 import { DestinationMark } from '../kit/DestinationMark';
 import { wordsOf } from '@/core/setUp/wordsOfCut';
 import type { OwnCut, SpeciesSetUp } from '@/core/setUp/types';
-import type { Decision, Option, Species } from '@/core/species/types';
+import type { Decision, Option, ParamSpec, Species } from '@/core/species/types';
 import type { SetUpState } from './useSetUp';
-import { ValueField } from './ValueField';
+import { numberOf, numberProblem, ValueField } from './ValueField';
 import styles from './SetUp.module.css';
 
 type Props = {
@@ -43,11 +43,11 @@ export function CutsOfZone({ state, species, own, decision, onOwnCut }: Props) {
             options={decision.options.map(({ id, label }) => ({ value: id, label }))}
           />
         </span>
-        <Button size="small" onClick={() => onOwnCut()}>
-          A cut of our own
-        </Button>
+        <button type="button" className={styles.link} onClick={() => onOwnCut()}>
+          a cut of our own
+        </button>
       </h2>
-      <p className="quiet">
+      <p className={styles.because}>
         because{' '}
         <ValueField
           label={`Reason for ${decision.title}`}
@@ -66,6 +66,14 @@ export function CutsOfZone({ state, species, own, decision, onOwnCut }: Props) {
         />
       </p>
       <table className={styles.rules}>
+        <thead>
+          <tr>
+            <th>the answer, as usual</th>
+            <th>our word for it</th>
+            <th>also found by</th>
+            <th />
+          </tr>
+        </thead>
         <tbody>
           {decision.options.map((option) => (
             <OptionRows
@@ -125,6 +133,7 @@ function OptionRows({ state, species, own, decision, option, ownCut, onOwnCut }:
             ) : (
               option.label
             )}
+            <UsualParams {...{ state, species, own, decision, option }} />
           </>
         )}
       </td>
@@ -147,7 +156,7 @@ function OptionRows({ state, species, own, decision, option, ownCut, onOwnCut }:
           <ValueField
             label={`What else people say for ${cut}`}
             kept={(own.aliases[cut] ?? []).join(', ')}
-            width="words"
+            width="short"
             own={own.aliases[cut] !== undefined}
             problem={() => ''}
             keep={(text) => state.change({ kind: 'alias', species: species.id, cut, say: wordsOf(text) })}
@@ -187,4 +196,53 @@ function OptionRows({ state, species, own, decision, option, ownCut, onOwnCut }:
       </td>
     </tr>
   ));
+}
+
+type UsualFigure = {
+  readonly id: string;
+  readonly label: string;
+  readonly value: number;
+  readonly least: number;
+  readonly most: number;
+  readonly unit: string;
+  readonly whole: boolean;
+};
+
+/** A parameter that is a number, with what it may be; none for the others. */
+function figureOf(spec: ParamSpec): UsualFigure[] {
+  const { id, label } = spec;
+  switch (spec.kind) {
+    case 'length':
+      return [
+        { id, label, value: spec.defaultIn, least: spec.minIn, most: spec.maxIn, unit: 'in', whole: false },
+      ];
+    case 'weight':
+      return [
+        { id, label, value: spec.defaultLb, least: spec.minLb, most: spec.maxLb, unit: 'lb', whole: false },
+      ];
+    case 'count':
+      return [{ id, label, value: spec.default, least: spec.min, most: spec.max, unit: '', whole: true }];
+    default:
+      return [];
+  }
+}
+
+/** What an answer's parameters are when nobody says. */
+function UsualParams({ state, species, own, decision, option }: Omit<OptionProps, 'ownCut' | 'onOwnCut'>) {
+  return (option.params ?? []).flatMap(figureOf).map(({ id, label, value, least, most, unit, whole }) => {
+    const param = `${decision.id}.${option.id}.${id}`;
+    return (
+      <span key={id} className={styles.usual}>
+        {label.toLowerCase()}{' '}
+        <ValueField
+          label={`${label} of ${option.label}`}
+          kept={String(value)}
+          own={own.defaults[param] !== undefined}
+          problem={(text) => numberProblem(text, least, most, whole)}
+          keep={(text) => state.change({ kind: 'usual', species: species.id, param, value: numberOf(text) })}
+        />
+        {unit}
+      </span>
+    );
+  });
 }

@@ -15,7 +15,7 @@ import styles from './SetUp.module.css';
 
 const EditRecipe = onDemand(() => import('./EditRecipe').then((module) => module.EditRecipe));
 
-const STATES = { raw: 'fresh', boiled: 'cooked', smoked: 'smoked', dried: 'dried' } as const;
+const STATES = { raw: '', boiled: 'cooked', smoked: 'smoked', dried: 'dried' } as const;
 
 /** The recipe book: what the shop makes of what it grinds, found by any letters, each with what is in it. */
 export function MadeScreen({ view: first }: { view: SetUpView }) {
@@ -75,17 +75,17 @@ export function MadeScreen({ view: first }: { view: SetUpView }) {
                 <tbody>
                   {found.map((each) => (
                     <tr key={each.id} aria-selected={each.id === recipe?.id}>
-                      <td>
+                      <td className={styles.named}>
                         <button type="button" className={styles.word} onClick={() => setChosen(each.id)}>
                           <b>{each.name}</b>
                         </button>{' '}
                         <span className="quiet">{each.askedAs}</span>
                       </td>
                       <td>
-                        {STATES[each.state]} {each.forms.join(', ')}
+                        {STATES[each.state]} {each.forms.join(' ')}
                       </td>
                       <td className="num">{each.fatPct} %</td>
-                      <td>{each.allergens.join(', ')}</td>
+                      <td className={styles.allergens}>{each.allergens.join(', ')}</td>
                     </tr>
                   ))}
                 </tbody>

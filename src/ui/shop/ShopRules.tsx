@@ -103,7 +103,7 @@ function datesOf(text: string): string[] {
   return [...new Set(text.split(/[\s,]+/).filter((each) => each !== ''))].sort();
 }
 
-const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const DAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
 const WEEK = { open: 'Open on', kill: 'Animals are killed on', pickUp: 'Boxes are collected on' } as const;
 
 /** What holds whatever the animal. */

@@ -24,8 +24,8 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
     rows: [
       { key: 'targetDays', label: 'Should hang, days', least: 0, most: 120 },
       { key: 'longestDays', label: 'May hang, days', least: 0, most: 180 },
-      { key: 'lightLb', label: 'A light side is asked about, lb', least: 0, most: 2000, part: true },
-      { key: 'heavyLb', label: 'A heavy side is asked about, lb', least: 1, most: 2000, part: true },
+      { key: 'lightLb', label: 'Asked about when lighter than, lb', least: 0, most: 2000, part: true },
+      { key: 'heavyLb', label: 'Asked about when heavier than, lb', least: 1, most: 2000, part: true },
       { key: 'tolerancePct', label: 'A line may miss by, %', least: 1, most: 60 },
     ],
   },
@@ -36,7 +36,7 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
       { key: 'kindsPerHalf', label: 'Kinds to a half', least: 0, most: 10 },
       {
         key: 'anotherKindFromLb',
-        label: 'One more for a side from, lb (0: none)',
+        label: 'One kind more for a side from, lb',
         least: 0,
         most: 2000,
         part: true,
@@ -63,7 +63,7 @@ export function SpeciesRulesTable({ state }: { state: SetUpState }) {
     <table className={styles.rules}>
       <thead>
         <tr>
-          <th>by species; bold is the shop’s own</th>
+          <th>bold is our own</th>
           {species.map(({ id, name }) => (
             <th key={id} className="num">
               {name}
@@ -134,16 +134,29 @@ function withMonths(
   return { ...months, [wrap]: { ...months[wrap], [kind]: value } };
 }
 
+const NONE = 'none';
+
+/** Figures that stand for none. */
+const NO_FIGURE: Partial<Record<Figure, number>> = { lightLb: 0, heavyLb: 2000, anotherKindFromLb: 0 };
+
+function shownFigure(key: Figure, value: number): string {
+  return NO_FIGURE[key] === value ? NONE : String(value);
+}
+
 function FigureField({ state, row, species }: { state: SetUpState; row: Row; species: SpeciesAtHome }) {
   const { key, label, least, most, part = false } = row;
   return (
     <ValueField
       label={`${label}, ${species.name}`}
-      kept={String(species.rules[key])}
+      kept={shownFigure(key, species.rules[key])}
       own={species.own.rules[key] !== undefined}
-      problem={(text) => numberProblem(text, least, most, !part)}
+      problem={(text) => (text === NONE ? '' : numberProblem(text, least, most, !part))}
       keep={(text) =>
-        state.change({ kind: 'species-rules', species: species.id, rules: { [key]: numberOf(text) } })
+        state.change({
+          kind: 'species-rules',
+          species: species.id,
+          rules: { [key]: text === NONE ? NO_FIGURE[key]! : numberOf(text) },
+        })
       }
     />
   );

@@ -10,7 +10,7 @@ type Props = {
   label: string;
   /** As it stands. */
   kept: string;
-  width?: 'number' | 'words' | 'line';
+  width?: 'number' | 'short' | 'words' | 'line';
   /** Whether the shop has said it itself. */
   own?: boolean;
   /** What is wrong with what is typed; empty when nothing is. */
