@@ -1,5 +1,6 @@
 import type { CarcassFacts } from '../carcass/condition';
 import type { InspectionClass } from '../label/label';
+import type { SharePart } from '../shares/parts';
 import type { Brand } from '../quantity/brand';
 import type { Cents } from '../quantity/money';
 import type { Day, Instant } from '../time/shopTime';
@@ -30,6 +31,8 @@ export type Animal = {
   /** The price list in force on the day of booking; it stays with the animal. */
   readonly priceListId: string;
   readonly bookedAt: Instant;
+  /** Hangs in one piece: weighed once, with a left and a right all the same. */
+  readonly unsplit: boolean;
   /** Made up, to look at; it can be taken away again. */
   readonly sample: boolean;
 };
@@ -44,7 +47,9 @@ export type Share = {
   readonly animalId: AnimalId;
   /** 0, 1: the order in which an animal's shares are listed and charges are split. */
   readonly position: number;
-  readonly part: SidePosition | 'whole';
+  readonly part: SharePart;
+  /** Percent of the part's packages, where several households share it; they are cut as one. */
+  readonly sharePct: number;
   /** Eats it. */
   readonly owner: Person;
   readonly payer: Person;

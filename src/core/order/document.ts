@@ -76,10 +76,14 @@ export type OrderDocument = {
     readonly sex?: string;
     readonly killDate: string;
     readonly inspection: InspectionClass;
+    /** Hangs in one piece, weighed once. */
+    readonly unsplit?: boolean;
     readonly addOns?: readonly string[];
     readonly carcass?: CarcassFacts;
   };
   readonly shares: readonly ShareDocument[];
+  /** What nobody has bought yet: the farm's until it is sold. A part that is named nowhere is the farm's as well. */
+  readonly unsold?: readonly { readonly part: SharePart; readonly sharePct?: number }[];
   readonly weights?: {
     readonly left?: { readonly hot?: number; readonly cold?: number };
     readonly right?: { readonly hot?: number; readonly cold?: number };

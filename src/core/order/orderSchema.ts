@@ -118,10 +118,19 @@ export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
           .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('animal.date')))
           .required(),
         inspection: Joi.valid(...INSPECTION_CLASSES).required(),
+        unsplit: Joi.boolean(),
         addOns: Joi.array().items(words(40)).unique(),
         carcass: carcassSchema,
       }).required(),
       shares: Joi.array().min(1).max(16).items(shareSchema).required(),
+      unsold: Joi.array()
+        .max(16)
+        .items(
+          Joi.object({
+            part: Joi.valid(...PARTS).required(),
+            sharePct: Joi.number().greater(0).max(100),
+          }),
+        ),
       weights: Joi.object({ left: sideWeights, right: sideWeights }),
     })
       .messages({ 'animal.date': '{#label} is not a day of the calendar.' })

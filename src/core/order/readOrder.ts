@@ -103,8 +103,12 @@ function addOnProblems({ name, atlas }: Species, order: OrderDocument): FieldPro
     .map((addOn) => ({ field: 'animal.addOns', message: `A ${name.toLowerCase()} has no "${addOn}".` }));
 }
 
-function sharesProblems(species: Species, { shares }: OrderDocument): FieldProblem[] {
-  const message = sharesProblem(species, shares);
+function sharesProblems(species: Species, { animal, shares, unsold = [] }: OrderDocument): FieldProblem[] {
+  const whole = [...shares, ...unsold].some(({ part }) => quarterOfPart(part) !== 'side');
+  if (animal.unsplit && whole) {
+    return [{ field: 'shares', message: 'An animal that hangs in one piece is not sold by quarters.' }];
+  }
+  const message = sharesProblem(species, [...shares, ...unsold]);
   return message ? [{ field: 'shares', message }] : [];
 }
 

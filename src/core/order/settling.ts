@@ -1,32 +1,42 @@
 import { billFor, keysOfLine, type Bill, type BillItem } from '../charges/bill';
 import { sumCents, ZERO_CENTS, type Cents } from '../quantity/money';
-import { sumWeights } from '../quantity/weight';
+import { sumWeights, type Weight } from '../quantity/weight';
 import { reconcile, type Reconciliation } from '../reconcile/reconcile';
 import type { ShareFile } from './shareFile';
-import { billBasis, coldWeight, isPacked, planOf } from './standing';
+import { billBasis, coldWeight, isPacked, ownItems, planOf } from './standing';
+import { ownOf } from './together';
+import type { Weighing } from './work';
 
 /** What the share costs by what was really weighed, line by line of its plan. */
 export function finalBill(file: ShareFile): Bill {
   const { expected, wrap } = planOf(file);
   const items = expected.lines.flatMap((line): BillItem[] => {
     const mine = file.weighings.filter((each) => each.lineKey === line.key);
-    const packs = mine.filter((each) => each.kind === 'package');
+    const packs = mine.filter((each) => each.kind === 'package' && isOwn(file, each));
     if (packs.length === 0) return [];
-    const green = mine.filter((each) => each.kind === 'green').map((each) => each.net);
+    const all = sumWeights(mine.filter((each) => each.kind === 'package').map((each) => each.net));
+    const green = sumWeights(mine.filter((each) => each.kind === 'green').map((each) => each.net));
     const finished = sumWeights(packs.map((each) => each.net));
     return [
       {
         cut: line.cut,
         charges: keysOfLine(line, wrap),
-        green: green.length > 0 ? sumWeights(green) : finished,
+        // What went into a cure is each household's as its finished packs are.
+        green: green > 0 ? (Math.round((green * finished) / all) as Weight) : finished,
         finished,
         packages: packs.length,
         pieces: packs.reduce((sum, each) => sum + (each.pieces ?? 1), 0),
-        racks: line.sides,
+        racks: file.allotted ? ownOf(line.sides, file.share, file.together) : line.sides,
       },
     ];
   });
-  return billFor(file.priceList, billBasis(file, expected.coldWeight, items));
+  const own = file.allotted ? items : ownItems(file, items);
+  return billFor(file.priceList, billBasis(file, expected.coldWeight, own));
+}
+
+/** Whether a package is this household's, as far as packages are shared out already. */
+export function isOwn({ allotted }: Pick<ShareFile, 'allotted'>, { id }: Pick<Weighing, 'id'>): boolean {
+  return allotted?.has(id) ?? true;
 }
 
 /** Where the weight of the share went, and how its packs compare with its plan. */

@@ -7,7 +7,7 @@ import type { Animal, Share, Side } from './animal';
 import type { Cancellation } from './changes';
 import type { Plan } from './plan';
 import type { Closing, Payment, PickUp } from './settlement';
-import type { BlockStart, LineNote, SheetVersion, SideWeight, Weighing } from './work';
+import type { BlockStart, LineNote, SheetVersion, SideWeight, Weighing, WeighingId } from './work';
 
 /** A side with the tickets that count. */
 export type HungSide = {
@@ -31,6 +31,10 @@ export type ShareFile = {
   /** All shares of the animal that are not called off, in order; this one among them, whatever became of it. */
   readonly siblings: readonly Share[];
   readonly sides: readonly HungSide[];
+  /** Those whose meat is cut as one with this share's, the one that decides first; this one among them. */
+  readonly together: readonly Share[];
+  /** The packages that this household got when they were shared out; undefined before, and where nothing is shared. */
+  readonly allotted: ReadonlySet<WeighingId> | undefined;
   /** Sides of the animal that are not of this share. */
   readonly otherSides: readonly HungSide[];
   readonly situation: Situation;

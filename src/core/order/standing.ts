@@ -1,15 +1,17 @@
+import { cellsOf } from '../atlas/cells';
 import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '../charges/bill';
 import { forecast } from '../forecast/forecast';
 import { leastCertain, sideToCut, type WeightBasis } from '../hang/sideToCut';
 import { itemNumber } from '../label/itemNumber';
 import { findingsOf, type Finding } from '../questions/findings';
-import { sumWeights, type Weight } from '../quantity/weight';
+import { convertUnits, inUnits, sumWeights, type Weight } from '../quantity/weight';
+import type { Situation } from '../sheet/situation';
 import { emptySheet } from '../sheet/houseSheet';
 import type { Sheet } from '../sheet/types';
 import { dayIn, daysBetween, endOfDay } from '../time/shopTime';
-import type { Share } from './animal';
 import type { Plan } from './plan';
 import type { HungSide, ShareFile } from './shareFile';
+import { fractionOf, ownOf, unsoldFraction } from './together';
 import type { SideWeight } from './work';
 
 const HOUR_MS = 3_600_000;
@@ -24,55 +26,85 @@ export function coldSides({ sides, situation }: ShareFile): { weights: Weight[];
   const cut = sides.map(({ hot, cold }) =>
     sideToCut(species, unit, { hot: hot && netOf(hot), cold: cold && netOf(cold) }),
   );
-  return { weights: cut.map((side) => side.weight), basis: leastCertain(cut.map((side) => side.basis)) };
+  const weights = cut.map((side) => quarterWeight(situation, side.weight));
+  return { weights, basis: leastCertain(cut.map((side) => side.basis)) };
 }
 
-/** The cold weight of the share, all sides. */
+/**
+ * What of a side's weight is this share's: all of it, or the quarter that the atlas and the breaks give. The two
+ * quarters of a side add up to it exactly.
+ */
+export function quarterWeight(situation: Situation, side: Weight): Weight {
+  const { part = 'side', unit } = situation;
+  if (part === 'side') return side;
+  const sideLb = convertUnits(inUnits(side), unit, 'lb');
+  const fore = Math.round(side * cellsOf({ ...situation, part: 'fore' }, sideLb).partOfSide) as Weight;
+  return part === 'fore' ? fore : ((side - fore) as Weight);
+}
+
+/** The cold weight of what is cut as one with the share, all sides. */
 export function coldWeight(file: ShareFile): Weight {
   return sumWeights(coldSides(file).weights);
 }
 
-/** The hot weight of the share; where a side has no ticket yet, what its expected cold weight came from. */
+/** The hot weight of what is cut as one; where a side has no ticket yet, what its expected cold weight came from. */
 export function hotWeight(file: ShareFile): Weight {
   const { weights } = coldSides(file);
-  return sumWeights(file.sides.map(({ hot }, index) => (hot ? netOf(hot) : weights[index]!)));
+  return sumWeights(
+    file.sides.map(({ hot }, index) => (hot ? quarterWeight(file.situation, netOf(hot)) : weights[index]!)),
+  );
 }
 
 /** The hot weight of the whole animal; a side that has no ticket is taken to weigh like those of the share. */
 export function animalHotWeight(file: ShareFile): Weight {
-  const own = hotWeight(file);
-  const each = own / file.sides.length;
-  const others = file.otherSides.map(({ hot }) => (hot ? netOf(hot) : each));
-  return Math.round(others.reduce((sum, side) => sum + side, own)) as Weight;
+  const { species, unit } = file.situation;
+  const sides = [...file.sides, ...file.otherSides].map(({ hot }) => hot && netOf(hot));
+  const known = sides.filter((side) => side !== undefined);
+  const usual = known.length > 0 ? sumWeights(known) / known.length : sideToCut(species, unit, {}).weight;
+  return Math.round(sides.reduce<number>((sum, side) => sum + (side ?? usual), 0)) as Weight;
 }
 
 export function sheetInForce(file: ShareFile): Sheet {
   return file.sheet?.sheet ?? emptySheet(file.situation);
 }
 
-/** An animal that is sold as one half only has another half that still belongs to the farm. */
-const HALVES_OF_AN_ANIMAL = 2;
-
-function halves({ part }: Share): number {
-  return part === 'whole' ? HALVES_OF_AN_ANIMAL : 1;
-}
-
-/** What a share's bill stands on, whatever its items come from. What nobody bought is the farm's to pay. */
+/**
+ * What a share's bill stands on, whatever its items come from. What nobody bought is the farm's to pay; households that
+ * are cut as one pay for their part of the weight, and have one sheet.
+ *
+ * @param cold - of everything that is cut as one
+ * @param items - the share's own
+ */
 export function billBasis(file: ShareFile, cold: Weight, items: readonly BillItem[]): BillBasis {
-  const sold = file.siblings.map(halves);
-  const unsold = HALVES_OF_AN_ANIMAL - sold.reduce((sum, each) => sum + each, 0);
+  const sold = file.siblings.map(fractionOf);
+  const unsold = unsoldFraction(file.siblings);
+  const own = (whole: Weight) => ownOf(whole, file.share, file.together) as Weight;
   return {
     animal: { species: file.animal.species, hot: animalHotWeight(file) },
-    hot: hotWeight(file),
-    cold,
+    hot: own(hotWeight(file)),
+    cold: own(cold),
     headSplit: {
       parts: unsold > 0 ? [...sold, unsold] : sold,
       index: file.siblings.findIndex((share) => share.id === file.share.id),
-      sheets: sold.length,
+      sheets: new Set(file.siblings.map((share) => share.part)).size,
     },
     items,
     deposit: file.share.deposit,
   };
+}
+
+/** A household's part of what is expected of everything that is cut as one with it. */
+export function ownItems(file: ShareFile, items: readonly BillItem[]): readonly BillItem[] {
+  const own = (whole: number) => ownOf(whole, file.share, file.together);
+  if (own(100) === 100) return items;
+  return items.map((item) => ({
+    ...item,
+    green: own(item.green) as Weight,
+    finished: own(item.finished) as Weight,
+    packages: own(item.packages),
+    pieces: own(item.pieces),
+    racks: own(item.racks),
+  }));
 }
 
 /** Working a share out costs a forecast; a file never changes, so it is done once. */
@@ -105,9 +137,10 @@ function planNow(file: ShareFile): Plan {
 
 /** What the share would cost if it were cut as its plan says; from the block on as it was said then. */
 export function estimateOf(file: ShareFile): Bill {
-  if (file.start) return file.start.estimate;
+  // Frozen with the block; of what is cut as one only the first household's.
+  if (file.start && file.together[0]!.id === file.share.id) return file.start.estimate;
   const { expected, wrap } = planOf(file);
-  const items = itemsOfForecast(expected, wrap);
+  const items = ownItems(file, itemsOfForecast(expected, wrap));
   return billFor(file.priceList, billBasis(file, expected.coldWeight, items));
 }
 

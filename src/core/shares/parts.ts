@@ -35,6 +35,17 @@ export function quarterOfPart(part: SharePart): Part {
 
 const QUARTERS_OF_A_SIDE = ['fore', 'hind'] as const;
 
+/** What of the whole animal a part is, by count: a quarter is half of a half, whatever it weighs. */
+export function partOfAnimal(part: SharePart): number {
+  return quartersOf(part).length / 4;
+}
+
+/** Whether two parts have a piece of the animal in common. */
+export function overlap(a: SharePart, b: SharePart): boolean {
+  const own = quartersOf(a);
+  return quartersOf(b).some((quarter) => own.includes(quarter));
+}
+
 /** The quarters that a part covers, as `left-fore`. */
 function quartersOf(part: SharePart): string[] {
   const of = quarterOfPart(part);

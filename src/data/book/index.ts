@@ -13,6 +13,7 @@ export {
   beginUnder,
   bookedWith,
   nextOrderNumber,
+  shareRow,
   shareIdsOfAnimal,
   shareIdsOfPerson,
   sideById,

@@ -1,14 +1,19 @@
 import type { Animal, AnimalId, PersonId, Share, ShareId, Side } from '@/core/order/animal';
+import type { SharePart } from '@/core/shares/parts';
+import type { Quarter } from '@/core/species/types';
 import type { Database } from '../database';
 import { peopleById } from './people';
 
-type AnimalRow = Omit<Animal, 'addOns' | 'carcass' | 'farm' | 'sample'> & {
+type AnimalRow = Omit<Animal, 'addOns' | 'carcass' | 'farm' | 'sample' | 'unsplit'> & {
   readonly addOns: string;
   readonly carcass: string;
   readonly farmId: PersonId;
   readonly sample: number;
+  readonly unsplit: number;
 };
-type ShareRow = Omit<Share, 'owner' | 'payer' | 'contact' | 'cancelled'> & {
+type ShareRow = Omit<Share, 'owner' | 'payer' | 'contact' | 'cancelled' | 'part'> & {
+  readonly part: 'left' | 'right' | 'whole';
+  readonly quarter: '' | Quarter;
   readonly cancelled: number;
   readonly ownerId: PersonId;
   readonly payerId: PersonId;
@@ -35,7 +40,7 @@ export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): 
   ]);
   return {
     animals: new Map(
-      animals.map(({ farmId, addOns, carcass, sample, ...animal }) => [
+      animals.map(({ farmId, addOns, carcass, sample, unsplit, ...animal }) => [
         animal.id,
         {
           ...animal,
@@ -43,11 +48,13 @@ export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): 
           carcass: JSON.parse(carcass),
           farm: people.get(farmId)!,
           sample: sample === 1,
+          unsplit: unsplit === 1,
         },
       ]),
     ),
-    shares: shares.map(({ ownerId, payerId, contactId, cancelled, ...share }) => ({
+    shares: shares.map(({ ownerId, payerId, contactId, cancelled, part, quarter, ...share }) => ({
       ...share,
+      part: (quarter === '' ? part : `${part}-${quarter}`) as SharePart,
       cancelled: cancelled === 1,
       owner: people.get(ownerId)!,
       payer: people.get(payerId)!,
@@ -98,8 +105,13 @@ export async function writeSide(db: Database, side: Side): Promise<void> {
 }
 
 export async function writeShare(db: Database, share: Share): Promise<void> {
-  const { owner, payer, contact, ...row } = share;
-  await db('shares').insert({ ...row, ownerId: owner.id, payerId: payer.id, contactId: contact.id });
+  await db('shares').insert(shareRow(share));
+}
+
+/** A share as its table has it. */
+export function shareRow({ owner, payer, contact, part, ...row }: Share) {
+  const [side, quarter = ''] = part.split('-');
+  return { ...row, part: side, quarter, ownerId: owner.id, payerId: payer.id, contactId: contact.id };
 }
 
 /** The number of the next order. Read and used inside one transaction. */

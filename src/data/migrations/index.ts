@@ -11,6 +11,7 @@ import * as ticket from './009-ticket';
 import * as prices from './010-prices';
 import * as people from './011-people';
 import * as setUp from './012-set-up';
+import * as divisions from './013-divisions';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -28,6 +29,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['010-prices', prices],
   ['011-people', people],
   ['012-set-up', setUp],
+  ['013-divisions', divisions],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -12,6 +12,7 @@ import type {
   Weighing,
   WeighingVoid,
 } from '@/core/order/work';
+import { shareRow } from '../book';
 import type { Database } from '../database';
 import type { Entry } from '../ledger';
 import type { LabelJob } from '../wrap';
@@ -70,16 +71,7 @@ export async function writeHistory(db: Database, history: History): Promise<void
     })),
   );
   await insertAll(db, 'sides', history.sides);
-  await insertAll(
-    db,
-    'shares',
-    history.shares.map(({ owner, payer, contact, ...share }) => ({
-      ...share,
-      ownerId: owner.id,
-      payerId: payer.id,
-      contactId: contact.id,
-    })),
-  );
+  await insertAll(db, 'shares', history.shares.map(shareRow));
   await insertAll(
     db,
     'ledgerPostings',

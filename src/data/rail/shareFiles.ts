@@ -6,10 +6,12 @@ import { cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import { netOf } from '@/core/order/standing';
+import { cutTogether, leadOf } from '@/core/order/together';
 import type { SideWeight, Weighing } from '@/core/order/work';
 import type { Species } from '@/core/species/types';
 import type { Shop } from '@/core/shop/shop';
 import { convertUnits, inUnits } from '@/core/quantity/weight';
+import { quarterOfPart, sidesOfPart, type SharePart } from '@/core/shares/parts';
 import type { Situation } from '@/core/sheet/situation';
 import { daysBetween, dayIn, monthOf } from '@/core/time/shopTime';
 import { startsOf } from '../block';
@@ -18,7 +20,7 @@ import type { Database } from '../database';
 import { ticketsOfSides } from '../hang';
 import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
-import { closingsOf, paymentsOf, pickUpsOf } from '../settle';
+import { allotmentsOf, closingsOf, paymentsOf, pickUpsOf } from '../settle';
 import { sheetsInForce } from '../sheet';
 import { lineNotesOfShares, weighingsOfShares } from '../wrap';
 
@@ -49,18 +51,26 @@ export async function readShareFiles(
     ),
     (ticket) => ticket.sideId,
   );
-  const sheets = await sheetsInForce(db, shareIds);
-  const starts = await startsOf(db, shareIds);
-  const weighings = group(await weighingsOfShares(db, shareIds), (each) => each.shareId);
-  const notes = group(await lineNotesOfShares(db, shareIds), (note) => note.shareId);
+  const siblings = group(booked.shares, (share) => share.animalId);
+  const wanted = new Set(shareIds);
+  // What is cut as one has one sheet, one block and one balance: those of the first household.
+  const leads = new Map(
+    booked.shares
+      .filter((share) => wanted.has(share.id))
+      .map((share) => [share.id, leadOf(share, siblings.get(share.animalId)!).id]),
+  );
+  const leadIds = [...new Set(leads.values())];
+  const sheets = await sheetsInForce(db, leadIds);
+  const starts = await startsOf(db, leadIds);
+  const weighings = group(await weighingsOfShares(db, leadIds), (each) => each.shareId);
+  const notes = group(await lineNotesOfShares(db, leadIds), (note) => note.shareId);
+  const allotments = await allotmentsOf(db, shareIds);
   const closings = await closingsOf(db, shareIds);
   const payments = group(await paymentsOf(db, shareIds), (payment) => payment.shareId);
   const pickUps = await pickUpsOf(db, shareIds);
   const cancellations = await cancellationsOf(db, shareIds);
-  const held = await heldByShare(db, shareIds, weighings);
-  const siblings = group(booked.shares, (share) => share.animalId);
+  const held = await heldByShare(db, leadIds, weighings);
   const sidesOfAnimal = group(booked.sides, (side) => side.animalId);
-  const wanted = new Set(shareIds);
   // A sheet stands on what held when it was begun; where there is none yet, today's holds.
   const begun = new Map<number, ShopSetUp>();
   for (const share of booked.shares) {
@@ -74,10 +84,12 @@ export async function readShareFiles(
       const hung = (sidesOfAnimal.get(animal.id) ?? []).map((side) =>
         hungSide(side, tickets.get(side.id) ?? []),
       );
-      const isOwn = ({ side }: HungSide) => share.part === 'whole' || side.position === share.part;
+      const isOwn = ({ side }: HungSide) => sidesOfPart(share.part).includes(side.position);
+      const leadId = leads.get(share.id)!;
+      const lead = booked.shares.find((each) => each.id === leadId)!;
       const sides = hung.filter(isOwn);
-      const started = starts.get(share.id);
-      const setUp = (sheets.has(share.id) ? begun.get(share.setUpNumber) : undefined) ?? now;
+      const started = starts.get(leadId);
+      const setUp = (sheets.has(leadId) ? begun.get(lead.setUpNumber) : undefined) ?? now;
       return {
         shop,
         rules: setUp.rules,
@@ -89,17 +101,19 @@ export async function readShareFiles(
         siblings: siblings.get(animal.id)!.filter((each) => !each.cancelled || each.id === share.id),
         sides,
         otherSides: hung.filter((each) => !isOwn(each)),
-        situation: situationOf(setUp, { shop, animal, sides }),
-        sheet: sheets.get(share.id),
+        situation: situationOf(setUp, { shop, animal, sides, part: share.part }),
+        together: share.cancelled ? [share] : cutTogether(share, siblings.get(animal.id)!),
+        allotted: allotments.get(share.id),
+        sheet: sheets.get(leadId),
         start: started?.start,
         plan: started?.plan,
-        weighings: weighings.get(share.id) ?? [],
-        notes: notes.get(share.id) ?? [],
+        weighings: weighings.get(leadId) ?? [],
+        notes: notes.get(leadId) ?? [],
         closing: closings.get(share.id),
         payments: payments.get(share.id) ?? [],
         pickUp: pickUps.get(share.id),
         cancellation: cancellations.get(share.id),
-        held: held.get(share.id) ?? [],
+        held: held.get(leadId) ?? [],
       };
     });
 }
@@ -133,7 +147,7 @@ export async function sidesWithoutShare(
   const unsold = sides.filter(
     (side) =>
       !(sharesOf.get(side.animalId) ?? []).some(
-        (share) => !share.cancelled && (share.part === 'whole' || share.part === side.position),
+        (share) => !share.cancelled && sidesOfPart(share.part).includes(side.position),
       ),
   );
   const tickets = group(
@@ -162,17 +176,19 @@ type Ground = {
   readonly shop: Shop;
   readonly animal: Animal;
   readonly sides: readonly HungSide[];
+  readonly part: SharePart;
 };
 
 function situationOf(
   { catalogue, rules }: ShopSetUp,
-  { shop, animal, sides }: Ground,
+  { shop, animal, sides, part }: Ground,
 ): ShareFile['situation'] {
   const species = speciesIn(catalogue, animal.species);
   return {
     species,
     unit: shop.unit,
     sides: sides.length === 2 ? 2 : 1,
+    ...(quarterOfPart(part) === 'side' ? {} : { part: quarterOfPart(part) }),
     addOns: animal.addOns,
     tools: rules.tools,
     known: knownOf(shop, animal, sides),

@@ -1,1 +1,2 @@
+export { allotmentsOf, writeAllotments } from './allotments';
 export { closingsOf, paymentsOf, pickUpsOf, writeClosing, writePayment, writePickUp } from './settlement';

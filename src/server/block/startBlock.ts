@@ -3,7 +3,7 @@ import Joi from 'joi';
 import { postToBlock } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
-import { estimateOf, isChilling, netOf, planOf } from '@/core/order/standing';
+import { estimateOf, isChilling, netOf, planOf, quarterWeight } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { writeBlockStart, writePlan } from '@/data/block';
@@ -11,7 +11,7 @@ import { writeTransaction } from '@/data/ledger';
 import { roleOf } from '../house/actor';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
-import { fileOf } from '../house/shareView';
+import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, type House } from '../house/useCase';
 
 type Input = { clientId: string; shareId: ShareId; reason: string };
@@ -23,22 +23,27 @@ export const startBlock = defineUseCase<Input, { shareId: ShareId }>({
   writes: true,
   input: Joi.object({ clientId, shareId: id, reason: words(200).allow('').default('') }),
   subject: (input) => input.shareId,
-  run: async (house, { shareId, reason }) => {
-    const found = await fileOf(house, shareId);
+  run: async (house, { shareId: asked, reason }) => {
+    const found = await cutFileOf(house, asked);
     if (!found.ok) return found;
     const file = found.value;
+    const shareId = file.share.id;
     if (file.start) return success({ shareId });
     const refused = notReady(file) ?? needsReason(house, file, reason);
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
     for (const { side, cold } of file.sides) {
       const entry = { id: randomUUID(), kind: 'to-block', ...by };
-      await writeTransaction(house.db, entry, postToBlock(side.id, shareId, netOf(cold!)));
+      await writeTransaction(
+        house.db,
+        entry,
+        postToBlock(side.id, shareId, quarterWeight(file.situation, netOf(cold!))),
+      );
     }
     const estimate = estimateOf(file);
     await writeBlockStart(house.db, { shareId, sheetVersion: file.sheet!.version, estimate, reason, ...by });
     await writePlan(house.db, shareId, planOf(file));
-    house.touch(shareId);
+    touchCut(house, file);
     return success({ shareId });
   },
 });

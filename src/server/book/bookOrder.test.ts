@@ -131,7 +131,7 @@ describe('a tag', () => {
 describe('a half sold alone', () => {
   it('pays half the slaughter, and the other half hangs and is weighed all the same', async () => {
     const [sold] = await shop.book(hogDocument({ shares: [{ part: 'left', owner: { name: 'Ann Birch' } }] }));
-    expect(billBasis(sold!, 0 as Weight, []).headSplit).toEqual({ parts: [1, 1], index: 0, sheets: 1 });
+    expect(billBasis(sold!, 0 as Weight, []).headSplit).toEqual({ parts: [0.5, 0.5], index: 0, sheets: 1 });
     const [animal] = (await shop.get('hangView', {})).animals;
     expect(animal!.sides.map(({ position, unsold }) => [position, unsold])).toEqual([
       ['left', false],

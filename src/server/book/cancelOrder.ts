@@ -6,12 +6,13 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { cents } from '@/core/quantity/money';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
-import { shareIdsOfAnimal, writeCancellation } from '@/data/book';
+import { beginUnder, shareIdsOfAnimal, writeCancellation } from '@/data/book';
+import { writeSheetVersion } from '@/data/sheet';
 import { writePayment } from '@/data/settle';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { fileOf } from '../house/shareView';
-import { defineUseCase, OFFICE } from '../house/useCase';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
 /** What becomes of the deposit: given back some way, or kept. */
 type DepositEnd = PaymentMethod | 'kept';
@@ -37,6 +38,7 @@ export const cancelOrder = defineUseCase<Input, { shareId: ShareId }>({
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
     await writeCancellation(house.db, { shareId, reason, ...by });
+    await handSheetOn(house, file);
     if (deposit && deposit !== 'kept' && file.share.deposit > 0) {
       const amount = cents(-file.share.deposit);
       const payment = { id: randomUUID(), clientId: input.clientId, shareId, amount, method: deposit };
@@ -47,6 +49,14 @@ export const cancelOrder = defineUseCase<Input, { shareId: ShareId }>({
     return success({ shareId });
   },
 });
+
+/** The sheet of those who are cut as one stays theirs when the first of them goes. */
+async function handSheetOn(house: House, { share, sheet, together }: ShareFile): Promise<void> {
+  const [first, next] = together;
+  if (!sheet || first!.id !== share.id || !next) return;
+  await writeSheetVersion(house.db, { ...sheet, shareId: next.id, approved: false, overrideReason: null });
+  await beginUnder(house.db, next.id, share.setUpNumber);
+}
 
 function whyRefused(file: ShareFile, deposit: DepositEnd | undefined): Refusal | undefined {
   if (file.cancellation) return refuse('cancelled', 'This order was called off already.');

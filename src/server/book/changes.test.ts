@@ -96,7 +96,7 @@ describe('an order that is called off', () => {
     // The farm now has the other half of the animal, and of its charges by the head.
     const file = await shop.file(right!.share.id);
     expect(billBasis(file, 1000 as never, []).headSplit).toMatchObject({
-      parts: [1, 1],
+      parts: [0.5, 0.5],
       index: 0,
       sheets: 1,
     });

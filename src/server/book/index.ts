@@ -1,9 +1,9 @@
 import { bookingView } from './bookingView';
-import { bookOrder } from './bookOrder';
+import { bookAnimals, bookOrder } from './bookOrder';
 import { cancelOrder } from './cancelOrder';
 import { correctFacts } from './correctFacts';
 import { sellPart } from './sellPart';
 
 export type { BookableSpecies, BookingView } from './bookingView';
 
-export const book = { bookOrder, correctFacts, cancelOrder, sellPart, bookingView } as const;
+export const book = { bookOrder, bookAnimals, correctFacts, cancelOrder, sellPart, bookingView } as const;

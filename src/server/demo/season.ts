@@ -1,4 +1,5 @@
 import { group } from 'd3-array';
+import { sidesOfPart } from '@/core/shares/parts';
 import { listInForce } from '@/core/charges/priceList';
 import { sideStanding } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Person, PersonId, Share, ShareId, Side, SideId } from '@/core/order/animal';
@@ -143,6 +144,7 @@ class Season {
       farm: this.person(document.farm),
       priceListId: priceList.id,
       bookedAt: instant(new Date(killed.getTime() - 7 * DAY_MS)),
+      unsplit: false,
       sample: false,
     };
     const sides = (['left', 'right'] as const).map((position) =>
@@ -150,7 +152,7 @@ class Season {
     );
     const shares = document.shares.map((said, at) => this.shareOf(animal, said, at));
     return shares.map((share, at) => {
-      const own = sides.filter(({ side }) => share.part === 'whole' || side.position === share.part);
+      const own = sides.filter(({ side }) => sidesOfPart(share.part).includes(side.position));
       const base = situationOf(reading, document, share.part);
       const daysHung = Math.round((cut.getTime() - killed.getTime()) / DAY_MS);
       const situation = { ...base, condition: { ...base.condition, daysHung } };
@@ -165,6 +167,8 @@ class Season {
         animal,
         share,
         siblings: shares,
+        together: [share],
+        allotted: undefined,
         sides: own,
         otherSides: sides.filter((each) => !own.includes(each)),
         situation,
@@ -194,6 +198,7 @@ class Season {
       payer: owner,
       contact: owner,
       deposit: cents(5_000),
+      sharePct: 100,
       setUpNumber: this.place.setUpNumber,
       cancelled: false,
     };

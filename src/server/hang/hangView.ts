@@ -40,6 +40,8 @@ export type AnimalOnRail = {
   readonly days: number;
   readonly targetDays: number;
   readonly longestDays: number;
+  /** Hangs in one piece: one weight for both sides. */
+  readonly unsplit: boolean;
   /** The heat may not be out of the bone yet: not to the block. */
   readonly chilling: boolean;
   readonly sides: readonly SideOnRail[];
@@ -98,7 +100,7 @@ function animalOnRail(files: readonly ShareFile[], unsold: readonly HungSide[], 
   const { species } = file.situation;
   const days = daysHung(file, now);
   const sides = [
-    ...files.flatMap((each) => each.sides.map((side) => sideOnRail(each, side, now))),
+    ...onceEach(files.flatMap((each) => each.sides.map((side) => sideOnRail(each, side, now)))),
     ...unsold.map((side) => ({ ...sideOnRail(file, side, now), unsold: true })),
   ];
   return {
@@ -115,9 +117,15 @@ function animalOnRail(files: readonly ShareFile[], unsold: readonly HungSide[], 
     targetDays: species.hang.targetDays,
     longestDays: species.hang.longestDays,
     chilling: files.some((each) => each.sides.some(({ hot }) => hot) && isChilling(each, now)),
+    unsplit: file.animal.unsplit,
     sides: sides.sort((a, b) => (a.position < b.position ? -1 : 1)),
     working: shrinkWorking(species.shrink[0]!, days),
   };
+}
+
+/** A side that several households have a part of hangs once. */
+function onceEach(sides: readonly SideOnRail[]): SideOnRail[] {
+  return [...new Map(sides.map((side) => [side.sideId, side])).values()];
 }
 
 function sideOnRail(

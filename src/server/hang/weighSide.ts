@@ -1,6 +1,8 @@
+import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { speciesIn } from '@/core/catalogue/catalogue';
-import type { Side, SideId } from '@/core/order/animal';
+import type { Share, Side, SideId } from '@/core/order/animal';
+import { sidesOfPart } from '@/core/shares/parts';
 import { railLossQuestion } from '@/core/hang/railLoss';
 import { netOf } from '@/core/order/standing';
 import type { SideWeight } from '@/core/order/work';
@@ -38,18 +40,26 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
     sure,
   }),
   subject: (input) => `${input.kind} ${input.sideId}`,
-  run: async (house, input) => {
-    const side = await sideById(house.db, input.sideId);
+  run: async (house, said) => {
+    const side = await sideById(house.db, said.sideId);
     if (!side) return refuse('not-found', 'There is no such side on the rail.');
     const booked = await bookedWith(house.db, [side.animalId]);
-    const holder = booked.shares.find(
-      (each) => !each.cancelled && (each.part === 'whole' || each.part === side.position),
-    );
-    if (holder && (await startsOf(house.db, [holder.id])).size > 0) {
+    const animal = booked.animals.get(side.animalId)!;
+    const sides = animal.unsplit ? booked.sides : [side];
+    const input = sides.length === 1 ? said : halfOf(said, 0);
+    const holders = booked.shares.filter((each) => !each.cancelled && sides.some((own) => holds(each, own)));
+    if (
+      (
+        await startsOf(
+          house.db,
+          holders.map(({ id }) => id),
+        )
+      ).size > 0
+    ) {
       return refuse('on-the-block', 'This side has gone to the block; its rail weight stands.');
     }
     const { unit } = await readShop(house.db);
-    const species = speciesIn(house.catalogue, booked.animals.get(side.animalId)!.species);
+    const species = speciesIn(house.catalogue, animal.species);
     const tickets = await ticketsOfSides(house.db, [side.id]);
     const odd = oddity(input, species, unit) ?? oddLoss(input, tickets);
     const refused =
@@ -59,11 +69,30 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
       (odd && (odd.impossible || !input.sure) ? odd.refusal : undefined);
     if (refused) return refused;
     const remark = [input.reason, odd?.refusal.message ?? ''].filter((said) => said !== '').join(' ');
-    await writeTicket(house, { ...input, remark });
-    touchHolders(house, booked.shares, side);
+    for (const [at, each] of sides.entries()) {
+      // Of an animal that hangs in one piece each side has half; an odd thousandth is the first one's.
+      const own = sides.length === 1 ? input : halfOf(said, at);
+      await writeTicket(house, {
+        ...own,
+        clientId: at === 0 ? said.clientId : randomUUID(),
+        sideId: each.id,
+        remark,
+      });
+      touchHolders(house, booked.shares, each);
+    }
     return success({ sideId: side.id });
   },
 });
+
+/** One side of what was weighed in one piece. */
+function halfOf(said: Input, at: number): Input {
+  const half = (whole: number) => (at === 0 ? Math.ceil(whole / 2) : Math.floor(whole / 2));
+  return { ...said, gross: half(said.gross), tare: half(said.tare) };
+}
+
+function holds({ part }: Pick<Share, 'part'>, { position }: Side): boolean {
+  return sidesOfPart(part).includes(position);
+}
 
 function touchHolders(
   house: House,
@@ -71,7 +100,7 @@ function touchHolders(
   side: Side,
 ): void {
   for (const share of shares) {
-    if (share.part === 'whole' || share.part === side.position) house.touch(share.id);
+    if (holds(share, side)) house.touch(share.id);
   }
 }
 

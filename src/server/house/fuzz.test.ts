@@ -90,6 +90,7 @@ describe('whatever is asked', () => {
     });
     sound = {
       bookOrder: { clientId: randomUUID(), document },
+      bookAnimals: { clientId: randomUUID(), documents: [document] },
       bookingView: {},
       weighSide: {
         clientId: randomUUID(),

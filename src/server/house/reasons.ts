@@ -33,7 +33,6 @@ export const REASONS = {
   'not-closed': 409,
   'not-in-cure': 409,
   'not-on-the-block': 409,
-  'not-on-the-rail': 409,
   'not-on-the-sheet': 409,
   'not-paid': 409,
   'not-steady': 409,

@@ -15,7 +15,21 @@ export async function fileOf(house: House, shareId: ShareId): Promise<Result<Sha
     : refuse('not-found', 'There is no such share. It may have been booked in another shop.');
 }
 
+/** The file by which a share is cut: that of the household that decides, where several are cut as one. */
+export async function cutFileOf(house: House, shareId: ShareId): Promise<Result<ShareFile, Reason>> {
+  const found = await fileOf(house, shareId);
+  if (!found.ok || found.value.together[0]!.id === shareId) return found;
+  return fileOf(house, found.value.together[0]!.id);
+}
+
+/** Everybody who is cut as one stands differently now; the file is what the first of them has become, where known. */
+export function touchCut(house: House, { together }: ShareFile, now?: ShareFile): void {
+  together.forEach(({ id: shareId }, at) => house.touch(shareId, at === 0 ? now : undefined));
+}
+
 type Shown<Output> = {
+  /** Shown by the file it is cut by, whoever of several households it is asked for. */
+  readonly asCut?: boolean;
   readonly name: string;
   readonly roles: readonly Role[];
   readonly show: (house: House, file: ShareFile) => Output | Promise<Output>;
@@ -26,6 +40,7 @@ export function defineShareView<Output>({
   name,
   roles,
   show,
+  asCut = false,
 }: Shown<Output>): UseCase<{ shareId: ShareId }, Output> {
   return defineUseCase<{ shareId: ShareId }, Output>({
     name,
@@ -33,7 +48,7 @@ export function defineShareView<Output>({
     writes: false,
     input: Joi.object({ shareId: id }),
     run: async (house, { shareId }) => {
-      const file = await fileOf(house, shareId);
+      const file = await (asCut ? cutFileOf : fileOf)(house, shareId);
       return file.ok ? success(await show(house, file.value)) : file;
     },
   });

@@ -1,6 +1,6 @@
 import type { ForecastLine } from '@/core/forecast/types';
 import type { ShareId } from '@/core/order/animal';
-import { animalWords, shareName } from '@/core/order/naming';
+import { animalWords, cutName } from '@/core/order/naming';
 import { reconciliationOf } from '@/core/order/settling';
 import { stageRowOf, type StageRow } from '@/core/order/stageRow';
 import { hotWeight, isPacked, planOf } from '@/core/order/standing';
@@ -30,9 +30,10 @@ export type BalanceView = {
 export const balanceView = defineShareView<BalanceView>({
   name: 'balanceView',
   roles: OFFICE,
+  asCut: true,
   show: async (house, file) => ({
     shareId: file.share.id,
-    name: shareName(file),
+    name: cutName(file),
     about: animalWords(file),
     unit: file.shop.unit,
     stage: stageRowOf(file).stage,

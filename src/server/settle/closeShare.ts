@@ -8,11 +8,12 @@ import { isPacked } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { writeTransaction } from '@/data/ledger';
-import { writeClosing } from '@/data/settle';
+import { writeAllotments, writeClosing } from '@/data/settle';
+import { allot } from './allot';
 import { isOwner } from '../house/actor';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
-import { fileOf } from '../house/shareView';
+import { cutFileOf, fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
 type Input = { clientId: string; shareId: ShareId; note: string };
@@ -24,10 +25,11 @@ export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
   writes: true,
   input: Joi.object({ clientId, shareId: id, note: words(500).allow('').required() }),
   subject: (input) => input.shareId,
-  run: async (house, { clientId: requestId, shareId, note }) => {
-    const found = await fileOf(house, shareId);
+  run: async (house, { clientId: requestId, shareId: asked, note }) => {
+    const found = await cutFileOf(house, asked);
     if (!found.ok) return found;
     const file = found.value;
+    const shareId = file.share.id;
     if (file.closing) return success({ shareId });
     const refused = stillOpen(file) ?? outOfTolerance(house, file, note);
     if (refused) return refused;
@@ -36,11 +38,32 @@ export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
     if (postings.length > 0) {
       await writeTransaction(house.db, { id: randomUUID(), kind: 'closing', ...by }, postings);
     }
-    await writeClosing(house.db, { shareId, clientId: requestId, bill: finalBill(file), note, ...by });
-    house.touch(shareId);
+    const closed = file.together.length === 1 ? [file] : await sharedOut(house, file);
+    for (const each of closed) {
+      const isAsked = each.share.id === shareId;
+      const closing = { shareId: each.share.id, clientId: isAsked ? requestId : randomUUID() };
+      await writeClosing(house.db, { ...closing, bill: finalBill(each), note, ...by });
+    }
+    touchCut(house, file);
     return success({ shareId });
   },
 });
+
+/** Shares the packages out among the households that were cut as one: each household's file with what it got. */
+async function sharedOut(house: House, file: ShareFile): Promise<ShareFile[]> {
+  const allotted = await allot(file);
+  const files: ShareFile[] = [];
+  for (const { id: shareId } of file.together) {
+    const own = await fileOf(house, shareId);
+    const packages = allotted.get(shareId) ?? [];
+    await writeAllotments(
+      house.db,
+      packages.map((weighingId) => ({ weighingId, shareId })),
+    );
+    if (own.ok) files.push({ ...own.value, allotted: new Set(packages) });
+  }
+  return files;
+}
 
 function stillOpen(file: ShareFile): Refusal | undefined {
   if (!file.start || !isPacked(file)) {

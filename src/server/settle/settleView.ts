@@ -1,11 +1,12 @@
 import { differences } from '@/core/charges/bill';
 import { animalWords, shareName } from '@/core/order/naming';
-import { dueOf, finalBill, paidOf, reconciliationOf } from '@/core/order/settling';
+import { dueOf, finalBill, isOwn, paidOf, reconciliationOf } from '@/core/order/settling';
 import type { ShareFile } from '@/core/order/shareFile';
 import { stageRowOf } from '@/core/order/stageRow';
 import { estimateOf, hotWeight, planOf } from '@/core/order/standing';
 import { cents } from '@/core/quantity/money';
-import { inUnits } from '@/core/quantity/weight';
+import { group } from 'd3-array';
+import { inUnits, sumWeights, type Weight } from '@/core/quantity/weight';
 import { dayIn } from '@/core/time/shopTime';
 import type { Reconciliation } from '@/core/reconcile/reconcile';
 import type { PackedCut, Settlement } from '@/core/order/settlement';
@@ -39,7 +40,7 @@ function settlementOf(file: ShareFile): Settlement {
     people: { owner: share.owner.name, payer: share.payer.name, contact: share.contact.name },
     hot: hotWeight(file),
     reconciliation,
-    packs: packsOf(reconciliation),
+    packs: packsOf(file, reconciliation),
     estimate,
     bill,
     final: closing !== undefined,
@@ -55,13 +56,16 @@ function settlementOf(file: ShareFile): Settlement {
   };
 }
 
-function packsOf({ lines }: Reconciliation): PackedCut[] {
-  return lines
-    .filter((line) => line.packsMade > 0 && inUnits(line.actual) > 0)
-    .map((line) => ({
-      cut: line.cut,
-      packs: line.packsMade,
-      net: line.actual,
-      green: line.green > 0 ? line.green : null,
-    }));
+function packsOf(file: ShareFile, { lines }: Reconciliation): PackedCut[] {
+  const own = group(
+    file.weighings.filter((each) => each.kind === 'package' && isOwn(file, each)),
+    (each) => each.lineKey,
+  );
+  return lines.flatMap((line) => {
+    const packs = own.get(line.lineKey) ?? [];
+    const net = sumWeights(packs.map((each) => each.net));
+    if (inUnits(net) <= 0) return [];
+    const green = file.allotted ? 0 : line.green;
+    return [{ cut: line.cut, packs: packs.length, net, green: green > 0 ? (green as Weight) : null }];
+  });
 }

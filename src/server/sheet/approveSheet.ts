@@ -7,6 +7,7 @@ import { instant } from '@/core/time/shopTime';
 import { writeSheetVersion } from '@/data/sheet';
 import { clientId, id, words } from '../house/fields';
 import { refuse } from '../house/reasons';
+import { touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
 import { changeable } from './changeable';
 import type { SavedSheet } from './saveSheet';
@@ -25,9 +26,10 @@ export const approveSheet = defineUseCase<Input, SavedSheet>({
     overrideReason: words(300).allow('').required(),
   }),
   subject: (input) => input.shareId,
-  run: async (house, { shareId, version, overrideReason }) => {
-    const found = await changeable(house, shareId);
+  run: async (house, { shareId: asked, version, overrideReason }) => {
+    const found = await changeable(house, asked);
     if (!found.ok) return found;
+    const shareId = found.value.share.id;
     const { sheet } = found.value;
     if (!sheet) return refuse('no-sheet', 'Nothing is on this sheet yet.');
     if (sheet.version !== version) {
@@ -50,7 +52,7 @@ export const approveSheet = defineUseCase<Input, SavedSheet>({
       at: instant(house.now),
       actorId: house.actor.id,
     });
-    house.touch(shareId);
+    touchCut(house, found.value);
     return success({ version: version + 1 });
   },
 });

@@ -11,6 +11,7 @@ import { beginUnder } from '@/data/book';
 import { keepDraft, writeDraft } from '@/data/sheet';
 import { id } from '../house/fields';
 import { refuse } from '../house/reasons';
+import { touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
 import { changeable } from './changeable';
 
@@ -33,9 +34,10 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     sheet: sheetSchema.required(),
   }),
   subject: (input) => input.shareId,
-  run: async (house, { shareId, baseVersion, sheet }) => {
-    const found = await changeable(house, shareId);
+  run: async (house, { shareId: asked, baseVersion, sheet }) => {
+    const found = await changeable(house, asked);
     if (!found.ok) return found;
+    const shareId = found.value.share.id;
     const { situation, sheet: latest } = found.value;
     if (latest && isDeepStrictEqual(latest.sheet, sheet)) return success({ version: latest.version });
     if ((latest?.version ?? 0) !== baseVersion && !isOwnLostAnswer(latest, baseVersion, house.actor.id)) {
@@ -53,7 +55,7 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     const version = (latest?.version ?? 0) + 1;
     const by = { at: instant(house.now), actorId: house.actor.id };
     await writeDraft(house.db, { shareId, version, sheet, approved: false, overrideReason: null, ...by });
-    house.touch(shareId);
+    touchCut(house, found.value);
     return success({ version });
   },
 });

@@ -3,7 +3,7 @@ import type { PriceList } from '@/core/charges/priceList';
 import type { CarcassFacts } from '@/core/carcass/condition';
 import type { WeightBasis } from '@/core/hang/sideToCut';
 import type { ShareId } from '@/core/order/animal';
-import { animalWords, shareName } from '@/core/order/naming';
+import { animalWords, cutName } from '@/core/order/naming';
 import { billBasis, coldSides, daysHung, sheetInForce } from '@/core/order/standing';
 import type { Call } from '@/core/order/work';
 import { counted } from '@/core/quantity/counted';
@@ -53,6 +53,7 @@ export type SheetView = {
 export const sheetView = defineShareView<SheetView>({
   name: 'sheetView',
   roles: OFFICE,
+  asCut: true,
   show: async (house, file) => {
     const shareId = file.share.id;
     const { weights, basis } = coldSides(file);
@@ -61,7 +62,7 @@ export const sheetView = defineShareView<SheetView>({
     const hung = counted(daysHung(file, house.now), 'day');
     return {
       shareId,
-      name: shareName(file),
+      name: cutName(file),
       about: `${animalWords(file)}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
       species: { id: species.id, version: file.catalogueVersion },
       unit,

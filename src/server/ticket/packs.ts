@@ -1,4 +1,5 @@
 import type { ShareFile } from '@/core/order/shareFile';
+import { isOwn } from '@/core/order/settling';
 import { planOf } from '@/core/order/standing';
 import type { WeighingId } from '@/core/order/work';
 import { sumWeights, type Weight } from '@/core/quantity/weight';
@@ -30,7 +31,7 @@ export type PackLine = {
 
 /** What is in the boxes and what is still expected, cut by cut in the order of the plan. */
 export function packLines(file: ShareFile, nameOf: NameOf): PackLine[] {
-  const packed = file.weighings.filter((each) => each.kind === 'package');
+  const packed = file.weighings.filter((each) => each.kind === 'package' && isOwn(file, each));
   return planOf(file).expected.lines.map((line) => {
     const mine = packed.filter((each) => each.lineKey === line.key);
     return {

@@ -8,7 +8,7 @@ import { instant } from '@/core/time/shopTime';
 import { writeLineNote } from '@/data/wrap';
 import { clientId, id, words } from '../house/fields';
 import { refuse } from '../house/reasons';
-import { fileOf } from '../house/shareView';
+import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF } from '../house/useCase';
 
 type Input = { clientId: string; shareId: ShareId; lineKey: string; note: string };
@@ -25,10 +25,11 @@ export const noteLine = defineUseCase<Input, { shareId: ShareId }>({
     note: words(300).required(),
   }),
   subject: (input) => `${input.shareId} ${input.lineKey}`,
-  run: async (house, { clientId: requestId, shareId, lineKey, note }) => {
-    const found = await fileOf(house, shareId);
+  run: async (house, { clientId: requestId, shareId: asked, lineKey, note }) => {
+    const found = await cutFileOf(house, asked);
     if (!found.ok) return found;
     const file = found.value;
+    const shareId = file.share.id;
     if (!file.start)
       return refuse('not-on-the-block', 'This share is not on the block yet. Change its sheet instead.');
     if (file.closing) return refuse('closed', `${shareName(file)} is closed.`);
@@ -37,7 +38,7 @@ export const noteLine = defineUseCase<Input, { shareId: ShareId }>({
     }
     const by = { at: instant(house.now), actorId: house.actor.id };
     await writeLineNote(house.db, { id: randomUUID(), clientId: requestId, shareId, lineKey, note, ...by });
-    house.touch(shareId);
+    touchCut(house, file);
     return success({ shareId });
   },
 });

@@ -6,7 +6,7 @@ import { instant } from '@/core/time/shopTime';
 import { writeNoteRead } from '@/data/wrap';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
-import { fileOf } from '../house/shareView';
+import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF } from '../house/useCase';
 
 type Input = { clientId: string; shareId: ShareId };
@@ -18,14 +18,15 @@ export const readNote = defineUseCase<Input, { shareId: ShareId }>({
   writes: true,
   input: Joi.object({ clientId, shareId: id }),
   subject: (input) => input.shareId,
-  run: async (house, { shareId }) => {
-    const found = await fileOf(house, shareId);
+  run: async (house, { shareId: asked }) => {
+    const found = await cutFileOf(house, asked);
     if (!found.ok) return found;
+    const shareId = found.value.share.id;
     if (!found.value.start || planOf(found.value).instructions === '') {
       return refuse('not-on-the-block', 'There are no words to read on the block for this share.');
     }
     await writeNoteRead(house.db, { shareId, actorId: house.actor.id, at: instant(house.now) });
-    house.touch(shareId);
+    touchCut(house, found.value);
     return success({ shareId });
   },
 });

@@ -9,7 +9,7 @@ import { isVoided, weighingById, writeVoid } from '@/data/wrap';
 import { isOwner } from '../house/actor';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
-import { fileOf } from '../house/shareView';
+import { fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { packsDependOn } from './limits';
 
@@ -48,7 +48,7 @@ export const voidWeighing = defineUseCase<Input, { id: WeighingId }>({
       transactionId,
       ...by,
     });
-    house.touch(weighing.shareId);
+    touchCut(house, found.value);
     return success({ id: weighingId });
   },
 });

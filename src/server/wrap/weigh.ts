@@ -15,7 +15,7 @@ import { writeTransaction } from '@/data/ledger';
 import { nextSerial, weighingOfLoad, writeLabelJob, writeWeighing } from '@/data/wrap';
 import { clientId, id, sure } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
-import { fileOf } from '../house/shareView';
+import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { impossible, oddity } from './limits';
 import { packageLabel } from './packageLabel';
@@ -63,7 +63,7 @@ export const weigh = defineUseCase<WeighInput, Taken>({
   }).xor('reading', 'typed'),
   subject: (input) => input.shareId,
   run: async (house, input) => {
-    const found = await fileOf(house, input.shareId);
+    const found = await cutFileOf(house, input.shareId);
     if (!found.ok) return found;
     const file = found.value;
     const refused = notOpen(file) ?? (await loadProblem(house, file, input));
@@ -197,7 +197,7 @@ async function take(house: House, file: ShareFile, toTake: ToTake): Promise<Resu
   await writeWeighing(house.db, weighing);
   const labelled = await writeLabel(house, file, { weighing, toTake });
   if (!labelled.ok) return labelled;
-  house.touch(file.share.id, afterWeighing(file, weighing, postings.value));
+  touchCut(house, file, afterWeighing(file, weighing, postings.value));
   return success({ id: weighing.id, net: weighing.net, cut: weighing.cut });
 }
 

@@ -1,7 +1,7 @@
 import type { ForecastLine, Losses } from '@/core/forecast/types';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
-import { shareName } from '@/core/order/naming';
+import { cutName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight, isChilling, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
@@ -52,13 +52,14 @@ export type WrapView = {
 export const wrapView = defineShareView<WrapView>({
   name: 'wrapView',
   roles: STAFF,
+  asCut: true,
   show: async (house, file) => {
     const { expected, instructions } = planOf(file);
     const { species } = file.situation;
     const whyNotReady = whyNot(file);
     return {
       shareId: file.share.id,
-      name: shareName(file),
+      name: cutName(file),
       about: `${species.name.toLowerCase()} ${file.animal.tag} · ${file.animal.farm.name}`,
       instructions,
       noteRead: (await noteReadsOf(house.db, file.share.id)).some((read) => read.actorId === house.actor.id),
