@@ -1,5 +1,6 @@
 import { chmodSync, copyFileSync, existsSync } from 'node:fs';
 import { readCatalogue } from '@/data/catalogue';
+import { nameDemoPlaces } from '@/server/demo/places';
 import { SetUps } from '@/data/setUp';
 import { databaseFile, dataFolder, openDatabase } from '@/data/database';
 import { lockFolder } from '@/data/folderLock';
@@ -35,6 +36,7 @@ async function fillLiveWeek(): Promise<void> {
   const key = process.env.FRACTUM_SCALE_KEY ?? '';
   try {
     await prepareShop(db, setUps);
+    await nameDemoPlaces(db, new Date());
     const around = { ...place, now: new Date(), devices: devices() };
     await seedLiveWeek(around, (reading, at) => signReading(reading, at, key));
   } finally {

@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import type { Result } from '@/core/quantity/result';
-import type { Staff } from '@/server/house/actor';
+import { ANYBODY, type Staff } from '@/server/house/actor';
 import { passDoorway } from '@/server/house/doorway';
 import type { Reason } from '@/server/house/reasons';
 import { usualSurroundings } from '@/server/house/surroundings';
@@ -25,6 +25,15 @@ export async function ask<Name extends UseCaseName>(
 ): Promise<Result<OutputOf<Name>, Reason>> {
   const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
   return passDoorway(asked, raw, await currentActor());
+}
+
+/** Passes the doorway as anybody at all: open only to what everybody may see. */
+export async function askAsAnybody<Name extends UseCaseName>(
+  name: Name,
+  raw: unknown,
+): Promise<Result<OutputOf<Name>, Reason>> {
+  const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
+  return passDoorway(asked, raw, ANYBODY);
 }
 
 /** What a page shows: the answer, or the sign-in page, or one's own first page, or the page for what is not there. */

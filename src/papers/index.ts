@@ -1,2 +1,4 @@
 export { drawLabel } from './label';
+export { blankSheetPdf } from './blankSheet';
+export { confirmationPdf } from './confirmation';
 export { statementPdf } from './statement';

@@ -79,7 +79,7 @@ describe('step 1, book', () => {
 
   step('a hog with two half shares for two households', async () => {
     await tove.type('#animal_tag', 'H200');
-    await tove.day('#animal_killDate', '2026-11-23');
+    await tove.type('#kill_day', '2026-11-23');
     await tove.type('#shares_0_owner_name', 'Isolde Marsh');
     await tove.type('#shares_0_deposit', '50');
     await tove.type('#shares_1_owner_name', 'Rurik Vell');

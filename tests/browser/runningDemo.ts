@@ -23,7 +23,7 @@ export async function freePort(): Promise<number> {
   throw new Error('No port is free.');
 }
 
-/** The demo as `npm run demo` starts it, on data of its own that goes when it stops. */
+/** Fractum as `npm run demo` or `npm start` starts it, on data of its own that goes when it stops. */
 export class RunningDemo {
   private constructor(
     private readonly program: ChildProcess,
@@ -32,11 +32,46 @@ export class RunningDemo {
     readonly scaleAddress: string,
   ) {}
 
-  static async start(unit: 'lb' | 'kg' = 'lb'): Promise<RunningDemo> {
+  static start(unit: 'lb' | 'kg' = 'lb'): Promise<RunningDemo> {
+    return RunningDemo.launch('fractum-demo-', ['scripts/demo.mjs', '--fresh', '--unit', unit]);
+  }
+
+  /** A shop that nobody has worked in yet, as `npm start` begins it for its owner. */
+  static ownShop({
+    shop,
+    owner,
+    secret,
+  }: {
+    shop: string;
+    owner: string;
+    secret: string;
+  }): Promise<RunningDemo> {
+    const said = [
+      '--shop',
+      shop,
+      '--unit',
+      'lb',
+      '--currency',
+      '$',
+      '--zone',
+      'Europe/London',
+      '--owner',
+      owner,
+    ];
+    return RunningDemo.launch('fractum-shop-', ['scripts/start.mjs', ...said, '--empty'], {
+      FRACTUM_OWNER_SECRET: secret,
+    });
+  }
+
+  private static async launch(
+    prefix: string,
+    command: readonly string[],
+    more: Readonly<Record<string, string>> = {},
+  ): Promise<RunningDemo> {
     const port = await freePort();
-    const data = mkdtempSync(join(tmpdir(), 'fractum-demo-'));
-    const program = spawn('node', ['scripts/demo.mjs', '--fresh', '--unit', unit], {
-      env: { ...process.env, PORT: String(port), FRACTUM_DATA: data, FRACTUM_LOG: 'silent' },
+    const data = mkdtempSync(join(tmpdir(), prefix));
+    const program = spawn('node', [...command], {
+      env: { ...process.env, ...more, PORT: String(port), FRACTUM_DATA: data, FRACTUM_LOG: 'silent' },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     await new Promise<void>((resolve, reject) => {
@@ -45,7 +80,7 @@ export class RunningDemo {
         said += chunk;
         if (said.includes('Fractum runs at')) resolve();
       });
-      program.once('exit', () => reject(new Error(`The demo did not start:\n${said}`)));
+      program.once('exit', () => reject(new Error(`Fractum did not start:\n${said}`)));
     });
     return new RunningDemo(
       program,

@@ -17,6 +17,15 @@ export type Person = {
   readonly email: string | null;
 };
 
+/** What the farm says of an animal; nothing is worked out by it. */
+export type AnimalFacts = {
+  readonly breed?: string;
+  readonly months?: number;
+  readonly grade?: string;
+  /** In the shop's unit. */
+  readonly liveWeight?: number;
+};
+
 export type Animal = {
   readonly id: AnimalId;
   readonly tag: string;
@@ -31,6 +40,7 @@ export type Animal = {
   /** The price list in force on the day of booking; it stays with the animal. */
   readonly priceListId: string;
   readonly bookedAt: Instant;
+  readonly facts: AnimalFacts;
   /** Hangs in one piece: weighed once, with a left and a right all the same. */
   readonly unsplit: boolean;
   /** Made up, to look at; it can be taken away again. */

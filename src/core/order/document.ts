@@ -2,6 +2,7 @@ import { parseLength } from '../quantity/length';
 import { weight, convertUnits, type WeighingUnit, type Weight } from '../quantity/weight';
 import type { CarcassFacts } from '../carcass/condition';
 import type { InspectionClass } from '../label/label';
+import type { AnimalFacts } from './animal';
 import type { SharePart } from '../shares/parts';
 import { emptySheet, houseSheet } from '../sheet/houseSheet';
 import { defaultParams, spokenWeight } from '../sheet/params';
@@ -76,6 +77,7 @@ export type OrderDocument = {
     readonly sex?: string;
     readonly killDate: string;
     readonly inspection: InspectionClass;
+    readonly facts?: AnimalFacts;
     /** Hangs in one piece, weighed once. */
     readonly unsplit?: boolean;
     readonly addOns?: readonly string[];

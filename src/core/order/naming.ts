@@ -1,18 +1,24 @@
+import { wordsOfPart } from '../shares/unsold';
 import type { ShareFile } from './shareFile';
 
-type Named = { readonly share: Pick<ShareFile['share'], 'owner' | 'part' | 'sharePct'> };
+type Part = Pick<ShareFile['share'], 'part' | 'sharePct'>;
+type Named = { readonly share: Part & Pick<ShareFile['share'], 'owner'> };
 
 /** A side that two households divide fairly, as the trade says it. */
 const QUARTER_OF_A_SIDE_PCT = 50;
 
 /** `left half`, `whole`, `left fore quarter`, `mixed quarter, left`, `30 % of the whole`. */
-export function partWords({ share: { part, sharePct } }: Named): string {
-  const words =
-    part === 'whole' ? 'whole' : part.includes('-') ? `${part.replace('-', ' ')} quarter` : `${part} half`;
+export function partName({ part, sharePct }: Part): string {
+  const words = wordsOfPart(part);
   if (sharePct === 100) return words;
   const isSide = part === 'left' || part === 'right';
   if (isSide && sharePct === QUARTER_OF_A_SIDE_PCT) return `mixed quarter, ${part}`;
   return `${Math.round(sharePct * 100) / 100} % of the ${words}`;
+}
+
+/** What of the animal a share is. */
+export function partWords({ share }: { readonly share: Part }): string {
+  return partName(share);
 }
 
 /** `Ferrand, left half`: how people name a share. */

@@ -118,6 +118,12 @@ export function orderSchema({ species }: Catalogue): Joi.ObjectSchema {
           .custom((day: string, helpers) => (isDay(day) ? day : helpers.error('animal.date')))
           .required(),
         inspection: Joi.valid(...INSPECTION_CLASSES).required(),
+        facts: Joi.object({
+          breed: words(40),
+          months: Joi.number().integer().min(0).max(400),
+          grade: words(20),
+          liveWeight: Joi.number().greater(0).max(4000),
+        }),
         unsplit: Joi.boolean(),
         addOns: Joi.array().items(words(40)).unique(),
         carcass: carcassSchema,

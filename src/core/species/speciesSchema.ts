@@ -229,6 +229,10 @@ export const speciesSchema = Joi.object<Species>({
     targetDays: Joi.number().integer().min(0).required(),
     longestDays: Joi.number().integer().min(Joi.ref('targetDays')).required(),
   }).required(),
+  room: Joi.object({
+    feetPerSide: Joi.number().greater(0).max(10).required(),
+    minutesPerAnimal: Joi.number().greater(0).max(2000).required(),
+  }).required(),
   sideMap: sideMap.required(),
   cautions: Joi.array()
     .items(Joi.object({ id: id.required(), where: id.required(), text: words.required() }))

@@ -165,6 +165,8 @@ export type Species = {
   readonly cures: Readonly<Record<string, Cure>>;
   readonly shrink: readonly ShrinkCurve[];
   readonly hang: { readonly targetDays: number; readonly longestDays: number };
+  /** What an animal takes: feet of rail a side, and minutes of cutting a whole carcass in the usual mix of cuts. */
+  readonly room: { readonly feetPerSide: number; readonly minutesPerAnimal: number };
   readonly sideMap: SideMap;
   readonly cautions: readonly Caution[];
   /** Share by which a forecast line may miss and still be usual, and points of yield for a whole order. */

@@ -9,9 +9,11 @@ export {
 } from './changes';
 export {
   allShareIds,
+  animalRow,
   animalIdsOf,
   beginUnder,
   bookedWith,
+  lastSharesOf,
   nextOrderNumber,
   shareRow,
   shareIdsOfAnimal,
@@ -22,4 +24,5 @@ export {
   writeSide,
   type Booked,
 } from './orders';
-export { addContact, peopleNamed, writePerson } from './people';
+export { addContact, peopleHolding, peopleNamed, writePerson } from './people';
+export { latestMessages, writeMessages } from './messages';

@@ -4,9 +4,10 @@ import type { Quarter } from '@/core/species/types';
 import type { Database } from '../database';
 import { peopleById } from './people';
 
-type AnimalRow = Omit<Animal, 'addOns' | 'carcass' | 'farm' | 'sample' | 'unsplit'> & {
+type AnimalRow = Omit<Animal, 'addOns' | 'carcass' | 'facts' | 'farm' | 'sample' | 'unsplit'> & {
   readonly addOns: string;
   readonly carcass: string;
+  readonly facts: string;
   readonly farmId: PersonId;
   readonly sample: number;
   readonly unsplit: number;
@@ -40,12 +41,13 @@ export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): 
   ]);
   return {
     animals: new Map(
-      animals.map(({ farmId, addOns, carcass, sample, unsplit, ...animal }) => [
+      animals.map(({ farmId, addOns, carcass, facts, sample, unsplit, ...animal }) => [
         animal.id,
         {
           ...animal,
           addOns: JSON.parse(addOns),
           carcass: JSON.parse(carcass),
+          facts: JSON.parse(facts),
           farm: people.get(farmId)!,
           sample: sample === 1,
           unsplit: unsplit === 1,
@@ -88,6 +90,24 @@ export async function shareIdsOfPerson(db: Database, personId: PersonId): Promis
   return rows.map((row) => row.id);
 }
 
+/** The latest share that each of these people had, whatever became of it but for what was called off. */
+export async function lastSharesOf(
+  db: Database,
+  people: readonly PersonId[],
+): Promise<ReadonlyMap<PersonId, ShareId>> {
+  const rows: { ownerId: PersonId; id: ShareId }[] = await db('shares')
+    .whereIn(
+      'number',
+      db('shares')
+        .whereIn('ownerId', [...people])
+        .where({ cancelled: 0 })
+        .groupBy('ownerId')
+        .max('number'),
+    )
+    .select('ownerId', 'id');
+  return new Map(rows.map((row) => [row.ownerId, row.id]));
+}
+
 /** Every share the shop ever had, in the order they were booked; for what is made anew as a whole. */
 export async function allShareIds(db: Database): Promise<ShareId[]> {
   const rows: { id: ShareId }[] = await db('shares').orderBy('number').select('id');
@@ -95,9 +115,7 @@ export async function allShareIds(db: Database): Promise<ShareId[]> {
 }
 
 export async function writeAnimal(db: Database, animal: Animal): Promise<void> {
-  const { farm, addOns, carcass, ...row } = animal;
-  const json = { addOns: JSON.stringify(addOns), carcass: JSON.stringify(carcass) };
-  await db('animals').insert({ ...row, ...json, farmId: farm.id });
+  await db('animals').insert(animalRow(animal));
 }
 
 export async function writeSide(db: Database, side: Side): Promise<void> {
@@ -106,6 +124,12 @@ export async function writeSide(db: Database, side: Side): Promise<void> {
 
 export async function writeShare(db: Database, share: Share): Promise<void> {
   await db('shares').insert(shareRow(share));
+}
+
+/** An animal as its table has it. */
+export function animalRow({ farm, addOns, carcass, facts, ...row }: Animal) {
+  const json = [addOns, carcass, facts].map((each) => JSON.stringify(each));
+  return { ...row, farmId: farm.id, addOns: json[0], carcass: json[1], facts: json[2] };
 }
 
 /** A share as its table has it. */

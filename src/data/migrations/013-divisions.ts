@@ -11,6 +11,7 @@ export async function up(db: Knex): Promise<void> {
     "ALTER TABLE shares ADD COLUMN quarter TEXT NOT NULL DEFAULT '' CHECK (quarter IN ('', 'fore', 'hind'))",
   );
   await db.raw('ALTER TABLE shares ADD COLUMN sharePct REAL NOT NULL DEFAULT 100');
+  await db.raw("ALTER TABLE animals ADD COLUMN facts JSON NOT NULL DEFAULT '{}'");
   await db.raw('ALTER TABLE animals ADD COLUMN unsplit INTEGER NOT NULL DEFAULT 0');
   await db.raw('DROP INDEX shares_live_part');
   await db.raw(

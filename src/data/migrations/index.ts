@@ -12,6 +12,7 @@ import * as prices from './010-prices';
 import * as people from './011-people';
 import * as setUp from './012-set-up';
 import * as divisions from './013-divisions';
+import * as messages from './014-messages';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -30,6 +31,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['011-people', people],
   ['012-set-up', setUp],
   ['013-divisions', divisions],
+  ['014-messages', messages],
 ];
 
 async function noWayBack(): Promise<void> {

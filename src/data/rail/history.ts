@@ -12,7 +12,7 @@ import type {
   Weighing,
   WeighingVoid,
 } from '@/core/order/work';
-import { shareRow } from '../book';
+import { animalRow, shareRow } from '../book';
 import type { Database } from '../database';
 import type { Entry } from '../ledger';
 import type { LabelJob } from '../wrap';
@@ -60,16 +60,7 @@ async function insertAll(db: Database, table: string, rows: readonly object[]): 
  */
 export async function writeHistory(db: Database, history: History): Promise<void> {
   await insertAll(db, 'people', history.people);
-  await insertAll(
-    db,
-    'animals',
-    history.animals.map(({ farm, addOns, carcass, ...animal }) => ({
-      ...animal,
-      farmId: farm.id,
-      addOns: JSON.stringify(addOns),
-      carcass: JSON.stringify(carcass),
-    })),
-  );
+  await insertAll(db, 'animals', history.animals.map(animalRow));
   await insertAll(db, 'sides', history.sides);
   await insertAll(db, 'shares', history.shares.map(shareRow));
   await insertAll(

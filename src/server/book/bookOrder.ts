@@ -5,6 +5,8 @@ import type { Animal, AnimalId, Share, ShareId, Side, SideId } from '@/core/orde
 import { documentWeight, readSheet, type OrderDocument, type ShareDocument } from '@/core/order/document';
 import { readOrder, sheetOfPart, situationOf, type ReadingShop } from '@/core/order/readOrder';
 import { cents } from '@/core/quantity/money';
+import { sheetAgain } from '@/core/sheet/again';
+import type { Sheet } from '@/core/sheet/types';
 import { success, type Failure } from '@/core/quantity/result';
 import type { Shop } from '@/core/shop/shop';
 import { dayIn, instant, type Day } from '@/core/time/shopTime';
@@ -13,9 +15,10 @@ import { isTagInShop } from '@/data/rail';
 import { readPriceLists, readShop } from '@/data/setUp';
 import { writeSheetVersion } from '@/data/sheet';
 import { writeTicket } from '../hang/writeTicket';
-import { clientId } from '../house/fields';
+import { clientId, id } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
+import { confirmBookings } from './messages';
 import { personOf } from './people';
 
 /** Where an order is read and written: the shop, and what can be cut there. */
@@ -34,7 +37,9 @@ export const bookOrder = defineUseCase<{ clientId: string; document: unknown }, 
     const read = readOrder(document, place.reading);
     if (!read.ok) return read;
     const refused = await whyRefused(house, place.shop, read.value);
-    return refused ?? success({ animalId: await writeOrder(house, place, read.value) });
+    if (refused) return refused;
+    const written = await writeOrder(house, place, { order: read.value, lastTimes: [] });
+    return success({ animalId: written.animalId });
   },
 });
 
@@ -43,8 +48,15 @@ const MOST_ANIMALS = 60;
 
 /** Books the animals of one call, or of one file: all of them or none. What is wrong says in which it is. */
 export const bookAnimals = defineUseCase<
-  { clientId: string; documents: readonly unknown[] },
-  { animalIds: readonly AnimalId[] }
+  {
+    clientId: string;
+    documents: readonly unknown[];
+    /** Shares whose sheet is the same as that of an earlier one, by animal and share: `0.1`. */
+    lastTimes?: Readonly<Record<string, ShareId>>;
+    /** Whether everybody is told. */
+    confirm?: boolean;
+  },
+  { animalIds: readonly AnimalId[]; shareIds: readonly ShareId[] }
 >({
   name: 'bookAnimals',
   roles: OFFICE,
@@ -52,9 +64,11 @@ export const bookAnimals = defineUseCase<
   input: Joi.object({
     clientId,
     documents: Joi.array().items(Joi.any().required()).min(1).max(MOST_ANIMALS).required(),
+    lastTimes: Joi.object().pattern(/^\d+\.\d+$/, id),
+    confirm: Joi.boolean(),
   }),
   subject: ({ documents }) => `${documents.length} animals`,
-  run: async (house, { documents }) => {
+  run: async (house, { documents, lastTimes = {}, confirm = false }) => {
     const place = await placeOf(house);
     const read = documents.map((document) => readOrder(document, place.reading));
     const problems = read.flatMap((each, at) => (each.ok ? [] : problemsOf(each, at)));
@@ -63,12 +77,43 @@ export const bookAnimals = defineUseCase<
     }
     const orders = read.flatMap((each) => (each.ok ? [each.value] : []));
     const animalIds: AnimalId[] = [];
+    const shareIds: ShareId[] = [];
     for (const [at, order] of orders.entries()) {
       const refused = saidBefore(orders, at) ?? (await whyRefused(house, place.shop, order));
       if (refused) return { ...refused, field: `documents.${at}.${refused.field ?? 'animal'}` };
-      animalIds.push(await writeOrder(house, place, order));
+      const again = order.shares.map((_, share) => lastTimes[`${at}.${share}`]);
+      const written = await writeOrder(house, place, { order, lastTimes: again });
+      animalIds.push(written.animalId);
+      shareIds.push(...written.shareIds);
     }
-    return success({ animalIds });
+    if (confirm) await confirmBookings(house, shareIds);
+    return success({ animalIds, shareIds });
+  },
+});
+
+/** What would be wrong with the animals of a file, cell by cell, before anything is booked. */
+export const tryBookings = defineUseCase<
+  { documents: readonly unknown[] },
+  readonly { field: string; message: string }[]
+>({
+  name: 'tryBookings',
+  roles: OFFICE,
+  writes: false,
+  input: Joi.object({
+    documents: Joi.array().items(Joi.any().required()).min(1).max(MOST_ANIMALS).required(),
+  }),
+  run: async (house, { documents }) => {
+    const place = await placeOf(house);
+    const read = documents.map((document) => readOrder(document, place.reading));
+    const problems = read.flatMap((each, at) => (each.ok ? [] : problemsOf(each, at)));
+    if (problems.length > 0) return success(problems);
+    const orders = read.flatMap((each) => (each.ok ? [each.value] : []));
+    const refused: { field: string; message: string }[] = [];
+    for (const [at, order] of orders.entries()) {
+      const no = saidBefore(orders, at) ?? (await whyRefused(house, place.shop, order));
+      if (no) refused.push({ field: `documents.${at}.${no.field ?? 'animal.tag'}`, message: no.message });
+    }
+    return success(refused);
   },
 });
 
@@ -108,7 +153,17 @@ async function whyRefused(house: House, shop: Shop, { animal }: OrderDocument): 
   return undefined;
 }
 
-async function writeOrder(house: House, place: Place, document: OrderDocument): Promise<AnimalId> {
+type ToBook = {
+  readonly order: OrderDocument;
+  /** Share by share, the earlier one whose sheet is asked again. */
+  readonly lastTimes: readonly (ShareId | undefined)[];
+};
+
+async function writeOrder(
+  house: House,
+  place: Place,
+  { order: document, lastTimes }: ToBook,
+): Promise<{ animalId: AnimalId; shareIds: ShareId[] }> {
   const list = listInForce(await readPriceLists(house.db), dayIn(place.shop.zone, house.now))!;
   const animal: Animal = {
     id: randomUUID() as AnimalId,
@@ -122,6 +177,7 @@ async function writeOrder(house: House, place: Place, document: OrderDocument): 
     farm: await personOf(house, document.farm),
     priceListId: list.id,
     bookedAt: instant(house.now),
+    facts: document.animal.facts ?? {},
     unsplit: document.animal.unsplit ?? false,
     sample: false,
   };
@@ -131,10 +187,13 @@ async function writeOrder(house: House, place: Place, document: OrderDocument): 
     await writeSide(house.db, side);
     await writeTickets(house, place, { document, side });
   }
+  const shareIds: ShareId[] = [];
   for (const [at, share] of document.shares.entries()) {
-    await writeShareOf(house, place, { document, animal, at, share });
+    const lastTime = lastTimes[at];
+    const booking = { document, animal, at, share, ...(lastTime ? { lastTime } : {}) };
+    shareIds.push(await writeShareOf(house, place, booking));
   }
-  return animal.id;
+  return { animalId: animal.id, shareIds };
 }
 
 type Booking = {
@@ -142,13 +201,11 @@ type Booking = {
   readonly animal: Animal;
   readonly at: number;
   readonly share: ShareDocument;
+  readonly lastTime?: ShareId;
 };
 
-async function writeShareOf(
-  house: House,
-  { reading }: Place,
-  { document, animal, at, share }: Booking,
-): Promise<void> {
+async function writeShareOf(house: House, place: Place, booking: Booking): Promise<ShareId> {
+  const { animal, at, share } = booking;
   const owner = await personOf(house, share.owner);
   const written: Share = {
     id: randomUUID() as ShareId,
@@ -166,20 +223,36 @@ async function writeShareOf(
   };
   await writeShare(house.db, written);
   house.touch(written.id);
-  // Who is cut as one has one sheet, and it is the first one's.
+  const sheet = await sheetOf(house, place, booking);
+  if (sheet) {
+    await writeSheetVersion(house.db, {
+      shareId: written.id,
+      version: 1,
+      sheet,
+      approved: false,
+      overrideReason: null,
+      at: instant(house.now),
+      actorId: house.actor.id,
+    });
+  }
+  return written.id;
+}
+
+/** The sheet a share begins with: that of its file, or of last time. Who is cut as one has one, and it is the first one's. */
+async function sheetOf(
+  house: House,
+  { reading }: Place,
+  { document, at, share, lastTime }: Booking,
+): Promise<Sheet | undefined> {
   const isFirst = document.shares.findIndex((each) => each.part === share.part) === at;
-  const said = isFirst ? sheetOfPart(document, share) : undefined;
-  if (!said) return;
-  const { sheet } = readSheet(said, situationOf(reading, document, share.part), document.unit);
-  await writeSheetVersion(house.db, {
-    shareId: written.id,
-    version: 1,
-    sheet,
-    approved: false,
-    overrideReason: null,
-    at: instant(house.now),
-    actorId: house.actor.id,
-  });
+  if (!isFirst) return undefined;
+  const situation = situationOf(reading, document, share.part);
+  const before = lastTime && (await house.files.read(house.db, lastTime));
+  if (before?.sheet && before.animal.species === document.animal.species) {
+    return sheetAgain(before.sheet.sheet, situation).sheet;
+  }
+  const said = sheetOfPart(document, share);
+  return said && readSheet(said, situation, document.unit).sheet;
 }
 
 async function writeTickets(

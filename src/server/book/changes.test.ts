@@ -115,7 +115,9 @@ describe('an order that is called off', () => {
       });
     expect(await sell('left')).toMatchObject({ reason: 'sold-already', field: 'part' });
     await cancel(left!.share.id, 'kept');
-    expect((await shop.get('ticketView', { shareId: right!.share.id })).unsold).toEqual(['left']);
+    expect((await shop.get('ticketView', { shareId: right!.share.id })).unsold).toEqual([
+      { part: 'left', sharePct: 100 },
+    ]);
     expect(await sell('whole')).toMatchObject({ reason: 'sold-already' });
     const sold = await sell('left');
     expect(sold.ok).toBe(true);

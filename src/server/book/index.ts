@@ -1,9 +1,32 @@
+import { blankSheetView } from './blankSheetView';
 import { bookingView } from './bookingView';
-import { bookAnimals, bookOrder } from './bookOrder';
+import { bookAnimals, bookOrder, tryBookings } from './bookOrder';
 import { cancelOrder } from './cancelOrder';
 import { correctFacts } from './correctFacts';
+import { householdsView } from './householdsView';
+import { lastTimeView } from './lastTimeView';
+import { confirmationView, messagesView } from './messages';
+import { roomView } from './roomView';
 import { sellPart } from './sellPart';
 
 export type { BookableSpecies, BookingView } from './bookingView';
+export type { FoundHousehold } from './householdsView';
+export type { LastTime } from './lastTimeView';
+export type { SentMessage } from './messages';
+export type { RoomView } from './roomView';
 
-export const book = { bookOrder, bookAnimals, correctFacts, cancelOrder, sellPart, bookingView } as const;
+export const book = {
+  bookOrder,
+  bookAnimals,
+  tryBookings,
+  correctFacts,
+  cancelOrder,
+  sellPart,
+  bookingView,
+  householdsView,
+  lastTimeView,
+  roomView,
+  confirmationView,
+  messagesView,
+  blankSheetView,
+} as const;

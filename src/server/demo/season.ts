@@ -144,6 +144,7 @@ class Season {
       farm: this.person(document.farm),
       priceListId: priceList.id,
       bookedAt: instant(new Date(killed.getTime() - 7 * DAY_MS)),
+      facts: {},
       unsplit: false,
       sample: false,
     };

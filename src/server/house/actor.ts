@@ -17,7 +17,11 @@ export type Actor =
   | { readonly kind: 'household'; readonly id: string; readonly name: string; readonly shareId: ShareId }
   | { readonly kind: 'farmer'; readonly id: string; readonly name: string; readonly farmId: PersonId }
   | { readonly kind: 'device'; readonly id: string; readonly name: string }
+  | { readonly kind: 'public'; readonly id: 'public'; readonly name: string }
   | { readonly kind: 'system'; readonly id: 'system'; readonly name: string };
+
+/** Anybody at all, for the few things that everybody may see. */
+export const ANYBODY: Actor = { kind: 'public', id: 'public', name: 'anybody' };
 
 export const SYSTEM: Actor = { kind: 'system', id: 'system', name: 'Fractum' };
 

@@ -91,7 +91,14 @@ describe('whatever is asked', () => {
     sound = {
       bookOrder: { clientId: randomUUID(), document },
       bookAnimals: { clientId: randomUUID(), documents: [document] },
+      tryBookings: { documents: [document] },
       bookingView: {},
+      householdsView: { words: 'ott' },
+      lastTimeView: { shareId },
+      roomView: {},
+      confirmationView: { shareId },
+      messagesView: {},
+      blankSheetView: { species: 'hog' },
       weighSide: {
         clientId: randomUUID(),
         sideId,

@@ -11,8 +11,10 @@ import { wholeOf, type PartOfWhole } from '@/core/order/whole';
 import type { Cents } from '@/core/quantity/money';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { WeightBasis } from '@/core/hang/sideToCut';
+import type { PartShare } from '@/core/shares/parts';
+import { unsoldParts } from '@/core/shares/unsold';
 import { momentWords } from '@/core/time/shopTime';
-import { sidesWithoutShare, stageRowsOf } from '@/data/rail';
+import { stageRowsOf } from '@/data/rail';
 import { voidsOfShare } from '@/data/wrap';
 import { defineShareView } from '../house/shareView';
 import { isOffice, STAFF, type House } from '../house/useCase';
@@ -65,7 +67,7 @@ export type TicketView = {
   readonly line: readonly Step[];
   /** The other shares of the animal, and its parts that nobody has. */
   readonly others: readonly Pick<StageRow, 'shareId' | 'name' | 'stage'>[];
-  readonly unsold: readonly ('left' | 'right')[];
+  readonly unsold: readonly Required<PartShare>[];
   readonly sides: readonly SideOnTicket[];
   readonly daysHung: number;
   readonly cold: Weight;
@@ -116,7 +118,7 @@ export const ticketView = defineShareView<TicketView>({
           siblings.map((each) => each.id),
         )
       ).map(({ shareId, name, stage }) => ({ shareId, name, stage })),
-      unsold: await unsoldOf(house, file),
+      unsold: unsoldParts(file.siblings.filter((each) => !each.cancelled)),
       sides: file.sides.map((side) => sideOnTicket(file, side)),
       daysHung: daysHung(file, house.now),
       cold: coldWeight(file),
@@ -145,7 +147,15 @@ const INSPECTION_WORDS = {
 function aboutOf(file: ShareFile): string {
   const { animal } = file;
   const sex = animal.sex ? `, ${animal.sex},` : '';
-  return `${animalWords(file).replace(animal.tag, `${animal.tag}${sex}`)}. ${INSPECTION_WORDS[animal.inspection]}`;
+  const { breed, months, grade, liveWeight } = animal.facts;
+  const said = [
+    breed,
+    months === undefined ? '' : `${months} months`,
+    grade,
+    liveWeight === undefined ? '' : `${liveWeight} ${file.shop.unit} live`,
+  ].filter(Boolean);
+  const facts = said.length > 0 ? ` ${said.join(', ')}.` : '';
+  return `${animalWords(file).replace(animal.tag, `${animal.tag}${sex}`)}.${facts} ${INSPECTION_WORDS[animal.inspection]}`;
 }
 
 function sideOnTicket({ shop }: ShareFile, { side, hot, cold }: HungSide): SideOnTicket {
@@ -160,11 +170,6 @@ function sideOnTicket({ shop }: ShareFile, { side, hot, cold }: HungSide): SideO
 }
 
 /** Sides of the animal that nobody has: they can be sold while the animal is in the shop. */
-async function unsoldOf({ db }: House, { animal }: ShareFile): Promise<('left' | 'right')[]> {
-  const free = (await sidesWithoutShare(db, [animal.id])).get(animal.id) ?? [];
-  return free.map(({ side }) => side.position);
-}
-
 /** What was found on the carcass, and what the table said of single cuts. */
 function foundOf(file: ShareFile): TicketView['found'] {
   const { condition } = file.animal.carcass;

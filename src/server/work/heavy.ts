@@ -1,5 +1,7 @@
 import { Piscina } from 'piscina';
 import { join } from 'node:path';
+import type { BlankSheet } from '@/core/order/blankSheet';
+import type { Confirmation } from '@/core/order/confirmation';
 import type { Settlement } from '@/core/order/settlement';
 
 const holder = globalThis as { fractumHeavy?: Piscina };
@@ -13,6 +15,16 @@ function threads(): Piscina {
     idleTimeout: 60_000,
   });
   return holder.fractumHeavy;
+}
+
+/** The confirmation of a booking as the bytes of a PDF. */
+export async function confirmationOf(confirmation: Confirmation): Promise<Uint8Array> {
+  return (await threads().run(confirmation, { name: 'confirmation' })) as Uint8Array;
+}
+
+/** The blank sheet of a species as the bytes of a PDF. */
+export async function blankSheetOf(blank: BlankSheet): Promise<Uint8Array> {
+  return (await threads().run(blank, { name: 'blankSheet' })) as Uint8Array;
 }
 
 /** The household's statement as the bytes of a PDF, made in a thread of its own. */

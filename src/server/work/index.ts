@@ -1,4 +1,4 @@
 export { healthOf, type Health } from './health';
-export { statementOf } from './heavy';
+export { blankSheetOf, confirmationOf, statementOf } from './heavy';
 export { Printing } from './printing';
 export { startWork } from './startWork';

@@ -1,87 +1,96 @@
 'use client';
 
-import dynamic from 'next/dynamic';
-import { useState } from 'react';
-import type { OrderDocument } from '@/core/order/document';
-import type { Failure } from '@/core/quantity/result';
-import type { BookingView } from '@/server/book';
+import { Button } from 'antd';
+import { useMemo } from 'react';
+import type { BookingView, RoomView } from '@/server/book';
 import type { TicketPage } from '@/server/rail';
+import { useKey, useScope } from '../kit/keys/useKey';
 import { useLive } from '../kit/live/useLive';
-import { Coming, Nothing } from '../kit/States';
-import { useAsk } from '../kit/useAsk';
+import { onDemand } from '../kit/onDemand';
+import { Nothing } from '../kit/States';
 import { Tickets } from '../rail/TicketList';
+import { AnimalCard } from './AnimalCard';
+import { animalsInWords, sumOf } from './call';
+import { FarmLine } from './FarmLine';
+import { Problems } from './Problems';
+import { RoomPanel } from './RoomPanel';
+import { useCall } from './useCall';
 import styles from './BookScreen.module.css';
 
-const BookingForm = dynamic(() => import('./BookingForm').then((module) => module.BookingForm), {
-  ssr: false,
-  loading: () => <Coming words="Loading the booking form" rows={12} />,
-});
-const ImportFile = dynamic(() => import('./ImportFile').then((module) => module.ImportFile), { ssr: false });
+const ImportFile = onDemand(() => import('./ImportFile').then((module) => module.ImportFile));
 
-type Props = { booked: TicketPage } & BookingView;
+type Props = { booked: TicketPage; room: RoomView; view: BookingView };
 
-/** Taking an animal in: the form on one side, the open order file on the other, and what is booked. */
-export function BookScreen({ booked: first, unit, species }: Props) {
+/** A call: what is booked hangs already, each part with who has it; whether there is room; what is booked and not here yet. */
+export function BookScreen({ booked: first, room: firstRoom, view }: Props) {
   const { value: waiting } = useLive('stageView', { stage: 'book', page: 0 }, first);
-  const { ask, busy, refusal } = useAsk('bookOrder');
-  const [booked, setBooked] = useState('');
-  const [isFile, setIsFile] = useState(false);
-
-  async function book(document: unknown, fromFile = false): Promise<boolean> {
-    setIsFile(fromFile);
-    const answer = await ask({ document });
-    setBooked(answer.ok ? `${(document as OrderDocument).animal.tag} is booked.` : '');
-    return answer.ok;
-  }
-
+  const { value: room } = useLive('roomView', {}, firstRoom);
+  const state = useCall(view, room);
+  const { call, busy, refusal, booked } = state;
+  const sum = useMemo(() => sumOf(call), [call]);
+  useScope('book');
+  useKey('book', 'book', () => void state.book());
+  useKey('book', 'animal', state.addAnimal);
+  const animals = animalsInWords(call, view.species);
   return (
     <div className={styles.page}>
-      <section className={styles.form}>
+      <header className={styles.heading}>
         <h1>Book an animal in</h1>
-        <BookingForm
-          unit={unit}
-          species={species}
-          busy={busy}
-          onBook={(document) => book(document)}
-          problem={isFile ? null : refusal}
-        />
-      </section>
-      <section>
-        <h2>Or read an order file</h2>
-        <ImportFile onImport={(document) => book(document, true)} />
-        <div role="status" className={styles.done}>
-          {booked}
+        <span className="quiet">
+          {call.farm.name.trim() === '' ? 'whose is it?' : `${call.farm.name}, ${animals}`}
+        </span>
+        <span className={styles.spacer} />
+        <Button onClick={state.clear}>Begin anew</Button>
+        <Button onClick={state.addAnimal}>
+          Another animal <kbd>Alt A</kbd>
+        </Button>
+      </header>
+      <div className={styles.columns}>
+        <div>
+          <FarmLine state={state} view={view} room={room} />
+          <div className={styles.animals}>
+            {call.animals.map((animal, at) => (
+              <AnimalCard key={animal.key} state={state} view={view} animal={animal} at={at} />
+            ))}
+          </div>
+          <Problems failure={refusal} />
         </div>
-        <Problems failure={refusal} isFile={isFile} />
-        <h2 className={styles.waiting}>Booked, not on the rail yet</h2>
-        {waiting.tickets.length === 0 ? (
-          <Nothing>Nothing is booked. Fill in the form, or read an order file.</Nothing>
-        ) : (
-          <Tickets tickets={waiting.tickets} />
-        )}
-      </section>
-    </div>
-  );
-}
-
-/** What is wrong with a file, with the place in it; what is wrong in the form stands on its fields, and here once. */
-function Problems({ failure, isFile }: { failure: Failure<string> | null; isFile: boolean }) {
-  if (!failure) return null;
-  const problems = failure.problems ?? [{ field: failure.field ?? '', message: failure.message }];
-  const shown = isFile
-    ? problems
-    : problems.filter(({ message }, at) => problems.findIndex((each) => each.message === message) === at);
-  return (
-    <div role="alert" className={styles.problems}>
-      <b>Nothing was booked. {problems.length > 1 ? `${problems.length} things to mend:` : ''}</b>
-      <ul>
-        {shown.map((problem, index) => (
-          <li key={index}>
-            {isFile && problem.field !== '' && <code>{problem.field.replace(/^document\./, '')}</code>}{' '}
-            {problem.message}
-          </li>
-        ))}
-      </ul>
+        <aside>
+          <RoomPanel call={call} room={room} view={view} onKillDay={(killDate) => state.set({ killDate })} />
+          <h2 className={styles.waiting}>Booked, not on the rail yet</h2>
+          {waiting.tickets.length === 0 ? (
+            <Nothing>Nothing is booked. Type the farm, a tag and who has it.</Nothing>
+          ) : (
+            <Tickets tickets={waiting.tickets} />
+          )}
+          <ImportFile view={view} onBook={state.bookDocuments} />
+        </aside>
+      </div>
+      <footer className={styles.foot}>
+        <span>
+          <b>{sum.shares}</b> {sum.shares === 1 ? 'share' : 'shares'} = <b>{sum.sold}</b> sold
+          {sum.unsold > 0 && (
+            <>
+              {' '}
+              + <b>{sum.unsold}</b> not sold yet
+            </>
+          )}
+        </span>
+        <span>
+          <b>
+            {view.sign}
+            {sum.deposits.toFixed(2)}
+          </b>{' '}
+          of deposits
+        </span>
+        <span role="status" className={styles.done}>
+          {booked}
+        </span>
+        <span className={styles.spacer} />
+        <Button type="primary" size="large" loading={busy} onClick={() => void state.book()}>
+          Book {call.animals.length === 1 ? 'it in' : `the ${call.animals.length}`} <kbd>Ctrl Enter</kbd>
+        </Button>
+      </footer>
     </div>
   );
 }

@@ -15,7 +15,8 @@ type Action = { readonly label: string; readonly also: string; readonly page: st
 
 const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Book an animal in', also: 'new order take in', page: '/book' },
-  { label: 'Read an order file', also: 'import json', page: '/book#order-file' },
+  { label: 'Read an order file', also: 'import json csv table many bookings', page: '/book#order-file' },
+  { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 
 const FOR_THE_OWNER: readonly Action[] = [

@@ -10,6 +10,7 @@ const PLACES = [
   { path: '/shop/made', word: 'Made things' },
   { path: '/shop/people', word: 'People' },
   { path: '/shop/places', word: 'Places' },
+  { path: '/blank/hog', word: 'Blank sheet' },
 ] as const;
 
 /** What of the shop is set up here, the other parts as words beside it, and what can be done. */

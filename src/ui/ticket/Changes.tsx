@@ -1,5 +1,6 @@
 'use client';
 
+import { partName } from '@/core/order/naming';
 import { DatePicker, Form, Input, Segmented, Select } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
 import { useRouter } from 'next/navigation';
@@ -98,13 +99,15 @@ export function CancelDialog({ view, office: { money }, onClose }: Props) {
 /** Sells a part of the animal that nobody has. */
 export function SellDialog({ view, onClose }: Omit<Props, 'office'>) {
   const router = useRouter();
-  const parts = view.unsold.length === 2 ? (['whole', ...view.unsold] as const) : view.unsold;
+  const bothSides =
+    view.unsold.filter(({ part, sharePct }) => sharePct === 100 && !part.includes('-')).length === 2;
+  const parts = [...(bothSides ? [{ part: 'whole' as const, sharePct: 100 }] : []), ...view.unsold];
   return (
     <AskDialog
       title="Sell what nobody has yet"
       asks="sellPart"
       does="Sell it"
-      initial={{ part: parts[0]!, owner: { name: '', phone: '' }, deposit: '', house: 'house' }}
+      initial={{ part: 0, owner: { name: '', phone: '' }, deposit: '', house: 'house' }}
       question={({ part, owner, deposit, house }) => {
         const paid = deposit.trim() === '' ? 0 : Number(deposit);
         if (!Number.isFinite(paid))
@@ -112,7 +115,7 @@ export function SellDialog({ view, onClose }: Omit<Props, 'office'>) {
         const phone = owner.phone.trim();
         return {
           animalId: view.animalId,
-          part,
+          ...parts[part]!,
           owner: { name: owner.name.trim(), ...(phone ? { phone } : {}) },
           deposit: paid,
           house: house === 'house',
@@ -132,12 +135,7 @@ export function SellDialog({ view, onClose }: Omit<Props, 'office'>) {
           <Input inputMode="tel" autoComplete="off" />
         </Form.Item>
         <Form.Item name="part" label="Which part">
-          <Select
-            options={parts.map((part) => ({
-              value: part,
-              label: part === 'whole' ? 'the whole animal' : `${part} half`,
-            }))}
-          />
+          <Select options={parts.map((part, value) => ({ value, label: partName(part) }))} />
         </Form.Item>
         <Form.Item name="deposit" label="Deposit">
           <Input inputMode="decimal" autoComplete="off" />

@@ -1,5 +1,6 @@
 'use client';
 
+import { partName } from '@/core/order/naming';
 import { Button } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
@@ -116,7 +117,7 @@ function Acts({ view, onOpen }: HeadProps) {
     <span className={styles.acts}>
       {mayChange && unsold.length > 0 && (
         <Button onClick={() => onOpen('sell')}>
-          Sell the {unsold.length === 2 ? 'animal' : `${unsold[0]} half`}
+          Sell {unsold.length === 1 ? partName(unsold[0]!) : 'what nobody has'}
         </Button>
       )}
       {mayCancel && <Button onClick={() => onOpen('cancel')}>Call off</Button>}

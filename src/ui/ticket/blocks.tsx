@@ -1,5 +1,6 @@
 'use client';
 
+import { partName } from '@/core/order/naming';
 import Link from 'next/link';
 import { counted } from '@/core/quantity/counted';
 import { formatMoney, type Cents } from '@/core/quantity/money';
@@ -38,8 +39,8 @@ export function People({ people, view }: { people: OfficeBlocks['people']; view:
             </tr>
           ))}
           {view.unsold.map((part) => (
-            <tr key={part}>
-              <td className="quiet">{part} half</td>
+            <tr key={part.part}>
+              <td className="quiet">{partName(part)}</td>
               <td className="alarm">nobody has it</td>
               <td />
             </tr>

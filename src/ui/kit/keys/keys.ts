@@ -1,5 +1,5 @@
 /** Where a key holds: on every page, or where one thing is worked on. */
-export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices';
+export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices' | 'book';
 
 export type Key = {
   /** As `react-hotkeys-hook` reads it. */
@@ -67,6 +67,12 @@ export const KEYS = {
     less: { keys: 'minus,subtract', shown: '−', does: 'one piece less', repeats: true },
     nothingMore: { keys: 'n', shown: 'N', does: 'nothing more of this is to come, and why' },
   },
+  book: {
+    book: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'book what is typed', inFields: true },
+    animal: { keys: 'alt+a', shown: 'Alt A', does: 'another animal of the same farm', inFields: true },
+    divide: { keys: '', shown: 'Alt V', does: 'in an animal: divided another way' },
+    again: { keys: '', shown: 'Alt L', does: 'in a household: the sheet of last time' },
+  },
   prices: {
     orderBefore: { keys: 'bracketleft', shown: '[', does: 'work the list on the order before' },
     orderAfter: { keys: 'bracketright', shown: ']', does: 'work the list on another order' },
@@ -84,4 +90,5 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   sheet: 'The sheet',
   wrap: 'The wrap table',
   prices: 'The prices',
+  book: 'Booking',
 };

@@ -1,5 +1,6 @@
 import { ask } from '@/app/door';
 import { statusOf } from '@/app/http';
+import { pdf } from '@/app/pdf';
 import { statementOf } from '@/server/work';
 
 /** The household's statement as a PDF, once the bill is final. */
@@ -11,11 +12,5 @@ export async function GET(
   const result = await ask('settleView', { shareId });
   if (!result.ok) return Response.json(result, { status: statusOf(result) });
   if (!result.value.final) return new Response('The bill is not final yet.', { status: 409 });
-  const pdf = await statementOf(result.value);
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename="statement-${shareId.slice(0, 8)}.pdf"`,
-    },
-  });
+  return pdf(await statementOf(result.value), `statement-${shareId.slice(0, 8)}`);
 }

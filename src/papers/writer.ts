@@ -1,0 +1,149 @@
+import fontkit from '@pdf-lib/fontkit';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+
+/** US letter in points, with margins that any printer keeps. */
+export const PAGE = { width: 612, height: 792, margin: 54 } as const;
+const INK = rgb(0.118, 0.102, 0.09);
+const QUIET = rgb(0.416, 0.38, 0.329);
+export const KEPT = rgb(0.42, 0.227, 0.165);
+export const LOST = rgb(0.8, 0.773, 0.706);
+
+/** Latin letters first, then those the first font lacks. */
+type Fonts = { readonly plain: readonly PDFFont[]; readonly bold: readonly PDFFont[] };
+
+export async function fontsOf(pdf: PDFDocument): Promise<Fonts> {
+  pdf.registerFontkit(fontkit);
+  const embed = async (weight: number) =>
+    Promise.all(
+      ['latin', 'latin-ext'].map(async (letters) => {
+        const file = `archivo-${letters}-${weight}-normal.woff`;
+        const bytes = await readFile(join(process.cwd(), 'node_modules/@fontsource/archivo/files', file));
+        return pdf.embedFont(bytes, { subset: true });
+      }),
+    );
+  return { plain: await embed(400), bold: await embed(700) };
+}
+
+type Run = { readonly text: string; readonly font: PDFFont };
+
+/** Cuts a text into runs that a font can draw; a letter that none has becomes a question mark. */
+function runsOf(text: string, fonts: readonly PDFFont[]): Run[] {
+  const runs: Run[] = [];
+  for (const letter of text.normalize('NFC')) {
+    const code = letter.codePointAt(0)!;
+    const font = fonts.find((each) => each.getCharacterSet().includes(code));
+    const [drawn, by] = font ? [letter, font] : ['?', fonts[0]!];
+    const last = runs.at(-1);
+    if (last?.font === by) runs[runs.length - 1] = { text: last.text + drawn, font: by };
+    else runs.push({ text: drawn, font: by });
+  }
+  return runs;
+}
+
+/** Writes down a page from the top, opening a new page when one is full. */
+export class Writer {
+  private page: PDFPage;
+  private y: number;
+
+  constructor(
+    private readonly pdf: PDFDocument,
+    private readonly fonts: Fonts,
+  ) {
+    this.page = pdf.addPage([PAGE.width, PAGE.height]);
+    this.y = PAGE.height - PAGE.margin;
+  }
+
+  /** Makes room for `height` points, on a new page if need be. */
+  room(height: number): void {
+    if (this.y - height > PAGE.margin) return;
+    this.page = this.pdf.addPage([PAGE.width, PAGE.height]);
+    this.y = PAGE.height - PAGE.margin;
+  }
+
+  down(height: number): void {
+    this.y -= height;
+  }
+
+  private draw(runs: readonly Run[], x: number, size: number, color: typeof INK): void {
+    let at = x;
+    for (const run of runs) {
+      this.page.drawText(run.text, { x: at, y: this.y, size, font: run.font, color });
+      at += run.font.widthOfTextAtSize(run.text, size);
+    }
+  }
+
+  private widthOf(runs: readonly Run[], size: number): number {
+    return runs.reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0);
+  }
+
+  text(words: string, style: { size?: number; bold?: boolean; quiet?: boolean; x?: number } = {}): void {
+    const { size = 10, bold = false, quiet = false, x = PAGE.margin } = style;
+    this.draw(runsOf(words, bold ? this.fonts.bold : this.fonts.plain), x, size, quiet ? QUIET : INK);
+  }
+
+  /** Right-aligned at `x`, for figures. */
+  figure(words: string, x: number, style: { size?: number; bold?: boolean } = {}): void {
+    const { size = 10, bold = false } = style;
+    const runs = runsOf(words, bold ? this.fonts.bold : this.fonts.plain);
+    this.draw(runs, x - this.widthOf(runs, size), size, INK);
+  }
+
+  /** A text folded to the width of the page. */
+  paragraph(words: string, style: { size?: number; quiet?: boolean } = {}): void {
+    const { size = 10 } = style;
+    const width = PAGE.width - 2 * PAGE.margin;
+    let line = '';
+    const flush = () => {
+      this.room(size * 1.4);
+      this.text(line, style);
+      this.down(size * 1.4);
+    };
+    for (const word of words.split(' ')) {
+      const longer = line === '' ? word : `${line} ${word}`;
+      if (this.widthOf(runsOf(longer, this.fonts.plain), size) > width && line !== '') {
+        flush();
+        line = word;
+      } else line = longer;
+    }
+    flush();
+  }
+
+  heading(words: string): void {
+    this.room(60);
+    this.down(14);
+    this.text(words, { size: 13, bold: true });
+    this.down(6);
+    this.rule();
+    this.down(14);
+  }
+
+  rule(): void {
+    const y = this.y;
+    this.page.drawLine({
+      start: { x: PAGE.margin, y },
+      end: { x: PAGE.width - PAGE.margin, y },
+      color: QUIET,
+      thickness: 0.5,
+    });
+  }
+
+  /** An empty box to tick. */
+  square(x: number, size: number): void {
+    this.page.drawRectangle({
+      x,
+      y: this.y - 1,
+      width: size,
+      height: size,
+      borderColor: INK,
+      borderWidth: 0.7,
+    });
+  }
+
+  box(x: number, width: number, height: number, color: typeof INK): void {
+    this.page.drawRectangle({ x, y: this.y - 2, width: Math.max(0.5, width), height, color });
+  }
+}
+
+export const RIGHT = PAGE.width - PAGE.margin;

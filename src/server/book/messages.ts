@@ -1,0 +1,82 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import type { ShareId } from '@/core/order/animal';
+import { confirmationOf, confirmationText, type Confirmation } from '@/core/order/confirmation';
+import type { Message } from '@/core/order/message';
+import type { ShareFile } from '@/core/order/shareFile';
+import { success } from '@/core/quantity/result';
+import { instant, momentWords } from '@/core/time/shopTime';
+import { latestMessages, writeMessages } from '@/data/book';
+import { readShareFiles } from '@/data/rail';
+import { readShop } from '@/data/setUp';
+import { defineShareView } from '../house/shareView';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
+
+/** Tells everybody who is called about these shares that they are booked: by text, by mail, by both where both are known. */
+export async function confirmBookings(house: House, shareIds: readonly ShareId[]): Promise<void> {
+  const files = await readShareFiles(house.db, house.setUps, shareIds);
+  await writeMessages(
+    house.db,
+    files.flatMap((file) => messagesOf(house, file)),
+  );
+}
+
+function messagesOf({ now, actor }: House, file: ShareFile): Message[] {
+  const { contact, id: shareId } = file.share;
+  const said = confirmationOf(file);
+  const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
+  const mail = [...said.booked, ...said.toDo, ...said.costs, ...said.cautions].join('\n');
+  return [
+    ...(contact.phone
+      ? [
+          {
+            ...by,
+            id: randomUUID(),
+            kind: 'text' as const,
+            recipient: contact.phone,
+            subject: '',
+            body: confirmationText(file),
+          },
+        ]
+      : []),
+    ...(contact.email
+      ? [
+          {
+            ...by,
+            id: randomUUID(),
+            kind: 'mail' as const,
+            recipient: contact.email,
+            subject: said.title,
+            body: mail,
+          },
+        ]
+      : []),
+  ];
+}
+
+/** The confirmation of a share, as its papers say it. */
+export const confirmationView = defineShareView<Confirmation>({
+  name: 'confirmationView',
+  roles: OFFICE,
+  show: (_, file) => confirmationOf(file),
+});
+
+export type SentMessage = Omit<Message, 'at' | 'actorId'> & { readonly at: string };
+
+/** So many are at hand; older ones stand on their tickets. */
+const MOST_MESSAGES = 100;
+
+/** What the simulated gateway has been given, the newest first. */
+export const messagesView = defineUseCase<object, readonly SentMessage[]>({
+  name: 'messagesView',
+  roles: OFFICE,
+  writes: false,
+  input: Joi.object({}),
+  run: async ({ db }) => {
+    const { zone } = await readShop(db);
+    const messages = await latestMessages(db, MOST_MESSAGES);
+    return success(
+      messages.map(({ actorId: _who, at, ...message }) => ({ ...message, at: momentWords(zone, at) })),
+    );
+  },
+});
