@@ -109,6 +109,8 @@ export class Person {
       const field = await this.find(css);
       const now = await field.getAttribute('value');
       if (now === text) return true;
+      // A foot that stays on the page may lie over it.
+      await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
       await field.click();
       if (now) await this.driver.executeScript('arguments[0].select()', field);
       await field.sendKeys(text);

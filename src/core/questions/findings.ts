@@ -234,8 +234,10 @@ function grindFindings({ situation, sheet }: Job, expected: Forecast): Finding[]
     }
   });
   for (const [name, made] of seasoned) {
-    if (made >= minBatch) continue;
-    found.push(batchFinding(`${name}: ${show(made)} is less than the smallest batch, ${show(minBatch)}.`));
+    const own = recipes.find((recipe) => recipe.name === name)?.minBatchLb;
+    const least = own === undefined ? minBatch : weight(convertUnits(own, 'lb', situation.unit));
+    if (made >= least) continue;
+    found.push(batchFinding(`${name}: ${show(made)} is less than the smallest batch, ${show(least)}.`));
   }
   const heavy =
     rules.anotherKindFromLb !== undefined && isHeavy(situation, expected, rules.anotherKindFromLb);

@@ -194,6 +194,14 @@ function restLast(lines: readonly GrindLine[]): GrindLine[] {
 }
 
 /** Another form is made up in other sizes. */
+/** Every run of letters that was typed is in the text. */
+function holds(text: string, typed: string): boolean {
+  return typed
+    .toLowerCase()
+    .split(/\s+/)
+    .every((run) => text.includes(run));
+}
+
 function withoutSize({ size: _dropped, ...line }: GrindLine): GrindLine {
   return line;
 }
@@ -240,7 +248,12 @@ function GrindLineRow({ line, state, locked, onChange, onRemove }: LineProps) {
           const form = chosen.forms.includes(line.form) ? line.form : chosen.forms[0]!;
           onChange({ ...(form === line.form ? line : withoutSize(line)), recipe: id, form });
         }}
-        options={species.recipes.map((each) => ({ value: each.id, label: each.name }))}
+        showSearch={{ filterOption: (typed, option) => holds(option?.search ?? '', typed) }}
+        options={species.recipes.map(({ id, name, askedAs, ingredients }) => ({
+          value: id,
+          label: name,
+          search: `${name} ${askedAs} ${ingredients}`.toLowerCase(),
+        }))}
       />
       <Select
         size="small"
