@@ -91,6 +91,14 @@ async function prices(demo: RunningDemo): Promise<void> {
     await owner.sees(`to ${rate}`);
   }
   await shoot(owner, 'prices');
+  await owner.open('/shop/catalogue');
+  await owner.clickOn('svg path[aria-label^="ham:"]');
+  await owner.sees('Half ham, shank end');
+  await shoot(owner, 'catalogue');
+  await owner.open('/shop/made');
+  await owner.type('input[aria-label="Find a recipe"]', 'smoked milk');
+  await owner.sees('On the label.');
+  await shoot(owner, 'made');
   await owner.leave();
 }
 

@@ -13,7 +13,7 @@ export async function confirmationPdf(said: Confirmation): Promise<Uint8Array> {
   writer.heading('What is booked');
   for (const line of said.booked) writer.paragraph(line);
   writer.heading('What you still have to do');
-  for (const line of said.toDo) writer.paragraph(line);
+  for (const line of said.stillToDo) writer.paragraph(line);
   writer.heading('What it will cost');
   for (const line of said.costs) writer.paragraph(line);
   writer.heading('Good to know');

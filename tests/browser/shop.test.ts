@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
@@ -128,5 +129,76 @@ describe('the owner and the people', () => {
     await maren.driver.findElement(By.xpath(row)).click();
     await maren.sees('Is back');
     expect((await enter('Hedda')).status).toBe(401);
+  });
+});
+
+describe('a call by keyboard', () => {
+  it('books a hog in two halves, each as last time, in fewer than sixty keys', async () => {
+    await maren.open('/book');
+    await maren.until('the hand on the farm', () =>
+      maren.driver.executeScript<boolean>(`return document.activeElement?.id === 'farm_name'`),
+    );
+    let pressed = 0;
+    const press = async (...keys: string[]) => {
+      pressed += keys.reduce((sum, key) => sum + [...key].length, 0);
+      await maren.keys(...keys);
+    };
+    /** Letters, then the one whom the shop knows. */
+    const take = async (letters: string, name: string) => {
+      await press(letters);
+      await maren.sees(name, '[role="listbox"]');
+      await press(Key.ENTER);
+    };
+    await take('low', 'Low Tarn');
+    await press(Key.ENTER, Key.ENTER, 'H777', Key.ENTER);
+    await take('hesp', 'Hesper Lund');
+    await press(Key.ENTER, '50', Key.ENTER);
+    await take('mari', 'Marit');
+    await press(Key.ENTER, '50');
+    await maren.sees(/as last time/);
+    await maren.sees(/today’s prices|the same money today/);
+    pressed += 2;
+    await maren.chord(Key.CONTROL, Key.ENTER);
+    await maren.sees('H777 is booked');
+    expect(pressed).toBeLessThan(60);
+  });
+
+  it('confirms it to whoever is called about it, by a paper too', async () => {
+    await maren.open('/messages');
+    await maren.sees('Hesper Lund, text to');
+    const href = await (await maren.find('a[href^="/api/confirmation/"]')).getAttribute('href');
+    const paper = await maren.fetched(new URL(href!).pathname);
+    expect(paper).toMatchObject({ status: 200, type: 'application/pdf' });
+  });
+
+  it('the blank sheet is anybody’s, as a page and as a paper', async () => {
+    const nobody = await Person.arrive(demo.address);
+    await nobody.open('/blank/beef');
+    await nobody.sees('how do you want your beef cut?');
+    await nobody.sees('ours where you say nothing');
+    const paper = await nobody.fetched('/api/blank/beef');
+    expect(paper).toMatchObject({ status: 200, type: 'application/pdf' });
+    expect(await nobody.fetched('/api/confirmation/00000000-0000-4000-8000-000000000000')).toMatchObject({
+      status: 401,
+    });
+    await nobody.leave();
+  });
+
+  it('many come in a table, whose wrong cells are marked before anything is booked', async () => {
+    await maren.open('/book');
+    const table = readFileSync('examples/bookings.csv', 'utf8');
+    const wrong = join(demo.data, 'wrong.csv');
+    writeFileSync(
+      wrong,
+      table.replace('2026-12-07,left,50,Tobit', 'soon,left,50,Tobit').replaceAll('hog', 'unicorn'),
+    );
+    await (await maren.find('#order-file input[type="file"]')).sendKeys(wrong);
+    await maren.sees('B061 was "2026-12-07" before');
+    const right = join(demo.data, 'right.csv');
+    writeFileSync(right, table);
+    await (await maren.find('#order-file input[type="file"]')).sendKeys(right);
+    await maren.sees('2 animals, 6 rows');
+    await maren.click('Book them all');
+    await maren.sees('B061, H141 are booked.');
   });
 });

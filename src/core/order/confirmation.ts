@@ -12,7 +12,7 @@ export type Confirmation = {
   readonly shopName: string;
   readonly title: string;
   readonly booked: readonly string[];
-  readonly toDo: readonly string[];
+  readonly stillToDo: readonly string[];
   readonly costs: readonly string[];
   readonly cautions: readonly string[];
 };
@@ -35,7 +35,7 @@ export function confirmationOf(file: ShareFile): Confirmation {
         : []),
       ...(share.payer.id === share.owner.id ? [] : [`${share.payer.name} pays.`]),
     ],
-    toDo: toDo(file, daysAfter(block, -rules.sheetDays)),
+    stillToDo: stillToDo(file, daysAfter(block, -rules.sheetDays)),
     costs: costs(file),
     cautions: [
       animal.inspection === 'inspected'
@@ -47,7 +47,7 @@ export function confirmationOf(file: ShareFile): Confirmation {
   };
 }
 
-function toDo(file: ShareFile, sheetBy: string): string[] {
+function stillToDo(file: ShareFile, sheetBy: string): string[] {
   const open = file.sheet ? openQuestions(file).filter((finding) => finding.blocks) : [];
   const by = `by ${dayWords(sheetBy)}`;
   const sheet = !file.sheet
@@ -72,6 +72,6 @@ function costs(file: ShareFile): string[] {
 
 /** The same in one short message for a telephone. */
 export function confirmationText(file: ShareFile): string {
-  const { shopName, toDo: still } = confirmationOf(file);
+  const { shopName, stillToDo: still } = confirmationOf(file);
   return `${shopName}: ${partWords(file)} of ${animalWords(file)} is booked for ${file.share.owner.name}, kill day ${dayWords(file.animal.killDate)}. ${still[0]}`;
 }

@@ -1,19 +1,15 @@
 import type { Catalogue } from '../catalogue/catalogue';
-import { workKeys } from '../charges/keys';
-import { forecast } from '../forecast/forecast';
-import { odditiesOf } from '../forecast/oddities';
 import { failure, type Failure } from '../quantity/result';
 import { weight } from '../quantity/weight';
-import { formOf, houseSheet, withAnswer } from '../sheet/houseSheet';
 import { paramProblem } from '../sheet/params';
-import type { Situation } from '../sheet/situation';
 import { cutNames } from '../species/cutNames';
-import { pantryOf } from '../species/recipe';
 import { speciesProblems } from '../species/speciesProblems';
-import type { Ingredient, ParamSpec, Species, WrittenRecipe } from '../species/types';
-import { longest, piecesAt, SIZE_OF_SHAPE } from './ownCut';
+import type { Ingredient, ParamSpec, Species } from '../species/types';
+import { ownCutProblem, trialProblem } from './ownCutProblem';
+import { recipeProblem } from './recipeProblem';
 import { shopCatalogue } from './shopSpecies';
-import type { OwnCut, SetUp, SetUpChange } from './types';
+import { takenBy } from './takenBy';
+import type { SetUp, SetUpChange } from './types';
 
 type Refused = Failure<'invalid'>;
 type SpeciesChange = Extract<SetUpChange, { readonly species: string }>;
@@ -202,13 +198,6 @@ function wordProblem(cut: string, word: string, species: Species): Refused | und
   return taken ? failure('invalid', `${word} is another cut already: ${taken}.`, 'change.word') : undefined;
 }
 
-function takenBy(word: string, own: string, species: Species): string | undefined {
-  const same = (said: string) => said.trim().toLowerCase() === word.trim().toLowerCase();
-  const byName = cutNames(species).find(({ cut }) => cut !== own && same(cut))?.cut;
-  const byWord = Object.entries(species.words ?? {}).find(([cut, said]) => cut !== own && same(said))?.[0];
-  return byName ?? byWord;
-}
-
 function offerProblem(
   { option: said, offered }: Extract<SetUpChange, { kind: 'offer' }>,
   { before, shipped }: Ground,
@@ -234,89 +223,6 @@ function offerProblem(
   return undefined;
 }
 
-function ownCutProblem(cut: OwnCut, { before, shipped, catalogue }: Ground): Refused | undefined {
-  const decision = shipped.decisions.find(({ id }) => id === cut.decision);
-  if (!decision)
-    return failure('invalid', `A ${before.name.toLowerCase()} has no such place.`, 'change.cut.decision');
-  const elsewhere = shipped.decisions.some(({ options }) => options.some(({ id }) => id === cut.id));
-  if (elsewhere) return failure('invalid', `"${cut.id}" is a cut already.`, 'change.cut.id');
-  const old = before.decisions.flatMap(({ options }) => options).find(({ id }) => id === cut.id);
-  const taken = takenBy(cut.name, old?.label ?? '', before);
-  if (taken) return failure('invalid', `${cut.name} is a cut already. Take another name.`, 'change.cut.name');
-  const known = piecesAt(shipped, decision);
-  const stranger = cut.pieces.find((id) => !known.some((piece) => piece.id === id));
-  if (stranger) {
-    const name = shipped.atlas.atoms.find(({ id }) => id === stranger)?.name ?? stranger;
-    return failure('invalid', `${name} is not of ${decision.title.toLowerCase()}.`, 'change.cut.pieces');
-  }
-  const pieces = known.filter(({ id }) => cut.pieces.includes(id));
-  if (cut.netted && pieces.length < 2) {
-    return failure(
-      'invalid',
-      'A net holds two muscles or more. Choose another piece, or no net.',
-      'change.cut.netted',
-    );
-  }
-  if (cut.shape === 'slices' && !longest(pieces)) {
-    return failure(
-      'invalid',
-      'None of these pieces has a length to slice along. Take another shape.',
-      'change.cut.shape',
-    );
-  }
-  const { label, unit, least, most } = SIZE_OF_SHAPE[cut.shape];
-  if (unit !== '' && (cut.size < least || cut.size > most)) {
-    return failure('invalid', `${label}: ${least} to ${most} ${unit}, not ${cut.size}.`, 'change.cut.size');
-  }
-  const charges = workKeys(catalogue);
-  const strange = cut.charges.find((key) => !charges.has(key));
-  if (strange) return failure('invalid', `Nothing is charged as "${strange}".`, 'change.cut.charges');
-  if (!pieces.some(({ composition }) => composition.lean > 0) && cut.bone === 'out') {
-    return failure('invalid', 'Without its bone nothing is left of these pieces.', 'change.cut.bone');
-  }
-  return undefined;
-}
-
-function recipeProblem(recipe: WrittenRecipe, { before, ingredients }: Ground): Refused | undefined {
-  const pantry = pantryOf(ingredients);
-  const stranger = recipe.parts.find(({ ingredient }) => !pantry.has(ingredient));
-  if (stranger) {
-    return failure('invalid', `The pantry has no "${stranger.ingredient}".`, 'change.recipe.parts');
-  }
-  const meats = recipe.parts.filter(({ ingredient }) => pantry.get(ingredient)!.meat);
-  const meat = meats.reduce((sum, { lb }) => sum + lb, 0);
-  if (Math.abs(meat - 100) > 0.5) {
-    return failure('invalid', `Meat must come to 100 lb; here it is ${meat}.`, 'change.recipe.parts');
-  }
-  const taken = takenBy(recipe.name, before.recipes.find(({ id }) => id === recipe.id)?.name ?? '', before);
-  if (taken)
-    return failure('invalid', `${recipe.name} is made already. Take another name.`, 'change.recipe.name');
-  const cures = recipe.parts.some(({ ingredient }) => pantry.get(ingredient)!.cures);
-  if ((recipe.state === 'smoked' || recipe.state === 'dried') && !cures) {
-    return failure(
-      'invalid',
-      'What is smoked or dried needs a curing salt: warmth without it lets botulism grow.',
-      'change.recipe.parts',
-    );
-  }
-  return nitriteProblem(recipe);
-}
-
-/** Nitrite in a curing salt, and the most that may go into ground meat, parts per million (processing figures, cures). */
-const NITRITE_SHARE = 0.0625;
-const MOST_NITRITE_PPM = 156;
-
-function nitriteProblem({ parts }: WrittenRecipe): Refused | undefined {
-  const salt = parts.find(({ ingredient }) => ingredient === 'curing salt')?.lb ?? 0;
-  const ppm = Math.round((salt * NITRITE_SHARE * 1e6) / 100);
-  if (ppm <= MOST_NITRITE_PPM) return undefined;
-  return failure(
-    'invalid',
-    `${salt} lb of curing salt to 100 lb is ${ppm} ppm of nitrite; ${MOST_NITRITE_PPM} is the most.`,
-    'change.recipe.parts',
-  );
-}
-
 function offerRecipeProblem(
   { id, offered }: Extract<SetUpChange, { kind: 'offer-recipe' }>,
   { before, shipped }: Ground,
@@ -337,39 +243,4 @@ function offerRecipeProblem(
 function wholeProblem(species: Species): Refused | undefined {
   const [problem] = speciesProblems(species);
   return problem === undefined ? undefined : failure('invalid', `${species.name}: ${problem}.`, 'change');
-}
-
-/** Sides that a cut is tried on, times the reference side. */
-const TRIED = [0.75, 1, 1.3];
-
-/** Tries a cut on house sheets: it must give something, and nothing may be made, lost or laughed at. */
-function trialProblem(species: Species, cut: OwnCut): Refused | undefined {
-  const decision = species.decisions.find(({ id }) => id === cut.decision)!;
-  const situation: Situation = {
-    species,
-    unit: 'lb',
-    sides: 1,
-    addOns: species.atlas.addOns.map(({ atom }) => atom.id),
-    tools: ['band-saw'],
-  };
-  for (const times of TRIED) {
-    const side = weight(species.atlas.reference.sideLb * times);
-    const sheet = withAnswer(houseSheet(situation), decision.id, {
-      forms: [formOf(decision, cut.id, situation)],
-    });
-    const expected = forecast(situation, sheet, [side]);
-    const line = expected.lines.find((each) => each.ownCut === cut.name && each.decision === decision.id);
-    if (!line || line.packaged <= 0) {
-      return failure(
-        'invalid',
-        `Nothing would be left for ${cut.name}: other cuts take these pieces first.`,
-        'change.cut.pieces',
-      );
-    }
-    const [odd] = odditiesOf({ ...expected, lines: [line] }, 'lb').filter((each) =>
-      each.startsWith(line.cut),
-    );
-    if (odd) return failure('invalid', `On a side of ${side / 1000} lb ${odd}.`, 'change.cut.size');
-  }
-  return undefined;
 }

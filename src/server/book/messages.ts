@@ -25,7 +25,7 @@ function messagesOf({ now, actor }: House, file: ShareFile): Message[] {
   const { contact, id: shareId } = file.share;
   const said = confirmationOf(file);
   const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
-  const mail = [...said.booked, ...said.toDo, ...said.costs, ...said.cautions].join('\n');
+  const mail = [...said.booked, ...said.stillToDo, ...said.costs, ...said.cautions].join('\n');
   return [
     ...(contact.phone
       ? [

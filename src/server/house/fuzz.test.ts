@@ -111,6 +111,7 @@ describe('whatever is asked', () => {
       hangView: {},
       saveSheet: { ...id, baseVersion: 1, sheet },
       approveSheet: { clientId: randomUUID(), ...id, version: 1, overrideReason: '' },
+      renewSetUp: { clientId: randomUUID(), ...id },
       noteCall: { clientId: randomUUID(), ...id, reached: 'spoken', said: 'Rang' },
       sheetView: id,
       speciesView: { id: 'hog', version: shop.catalogue.version },

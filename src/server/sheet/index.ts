@@ -1,5 +1,6 @@
 import { approveSheet } from './approveSheet';
 import { noteCall } from './noteCall';
+import { renewSetUp } from './renewSetUp';
 import { saveSheet } from './saveSheet';
 import { sheetView } from './sheetView';
 import { speciesView } from './speciesView';
@@ -7,4 +8,4 @@ import { speciesView } from './speciesView';
 export type { SavedSheet } from './saveSheet';
 export type { NotedCall, SheetView } from './sheetView';
 
-export const sheet = { saveSheet, approveSheet, noteCall, sheetView, speciesView } as const;
+export const sheet = { renewSetUp, saveSheet, approveSheet, noteCall, sheetView, speciesView } as const;

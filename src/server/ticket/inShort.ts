@@ -19,6 +19,8 @@ export type SheetInShort = {
   readonly version: number;
   readonly approved: boolean;
   readonly open: number;
+  /** The step of the shop's set-up that it stands on. */
+  readonly setUp: number;
   readonly answers: readonly ShortAnswer[];
   readonly grind: string;
   /** How it is wrapped and what is kept besides. */
@@ -38,6 +40,7 @@ export function sheetInShort(file: ShareFile, open: number): SheetInShort {
   return {
     version: file.sheet?.version ?? 0,
     approved: file.sheet?.approved ?? false,
+    setUp: file.setUpNumber,
     open,
     answers: decisionsAsked(situation).map((decision) => {
       const [answer, right] = [sheet.answers[decision.id], sheet.secondSide[decision.id]];

@@ -74,6 +74,8 @@ export type TicketView = {
   readonly hot: Weight;
   readonly basis: WeightBasis;
   readonly sheet: SheetInShort;
+  /** The newest step of the shop's set-up. */
+  readonly setUp: number;
   readonly found: readonly { readonly what: string; readonly words: string }[];
   readonly packs: readonly PackLine[];
   readonly takenBack: readonly { readonly cut: string; readonly net: Weight; readonly why: string }[];
@@ -125,6 +127,7 @@ export const ticketView = defineShareView<TicketView>({
       hot: hotWeight(file),
       basis: coldSides(file).basis,
       sheet: sheetInShort(file, row.openQuestions),
+      setUp: house.setUp.number,
       found: foundOf(file),
       packs: packLines(file, nameOf),
       takenBack: (await voidsOfShare(house.db, share.id)).map(({ cut, net, reason }) => ({

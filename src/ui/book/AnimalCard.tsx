@@ -85,11 +85,11 @@ export function AnimalCard({ state, view, animal, at }: Props) {
             options={offered.map(({ id: value, label }) => ({ value, label }))}
           />
         </span>
-        <button type="button" className={styles.link} aria-expanded={more} onClick={() => setMore(!more)}>
+        <button type="button" className="link" aria-expanded={more} onClick={() => setMore(!more)}>
           {more ? 'less of it' : 'more of it'}
         </button>
         {state.call.animals.length > 1 && (
-          <button type="button" className={styles.link} onClick={() => state.withoutAnimal(animal.key)}>
+          <button type="button" className="link" onClick={() => state.withoutAnimal(animal.key)}>
             without it
           </button>
         )}
@@ -120,7 +120,7 @@ export function AnimalCard({ state, view, animal, at }: Props) {
           {animal.division === 'percent' && (
             <button
               type="button"
-              className={styles.link}
+              className="link"
               onClick={() =>
                 state.setAnimal(animal.key, (before) => ({
                   ...before,

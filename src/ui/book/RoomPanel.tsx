@@ -61,7 +61,7 @@ export function RoomPanel({ call, room, view, onKillDay }: Props) {
               <tr key={day} aria-selected={day === call.killDate}>
                 <td>
                   {isKill ? (
-                    <button type="button" className={styles.link} onClick={() => onKillDay(day)}>
+                    <button type="button" className="link" onClick={() => onKillDay(day)}>
                       {WEEKDAYS[weekdayOf(day)]} {dayWords(day)}
                     </button>
                   ) : (

@@ -63,7 +63,7 @@ export function ShareTag({ state, view, animal, at, place, share }: Props) {
             onChange={(sharePct) => set({ sharePct })}
           />
         )}
-        <button type="button" className={styles.link} onClick={() => set({ unsold: !share.unsold })}>
+        <button type="button" className="link" onClick={() => set({ unsold: !share.unsold })}>
           {share.unsold ? 'sell it' : 'not sold yet'}
         </button>
       </div>

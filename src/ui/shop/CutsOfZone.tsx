@@ -43,7 +43,7 @@ export function CutsOfZone({ state, species, own, decision, onOwnCut }: Props) {
             options={decision.options.map(({ id, label }) => ({ value: id, label }))}
           />
         </span>
-        <button type="button" className={styles.link} onClick={() => onOwnCut()}>
+        <button type="button" className="link" onClick={() => onOwnCut()}>
           a cut of our own
         </button>
       </h2>
@@ -89,7 +89,7 @@ export function CutsOfZone({ state, species, own, decision, onOwnCut }: Props) {
               <td>
                 <button
                   type="button"
-                  className={styles.link}
+                  className="link"
                   onClick={() =>
                     void state.change({ kind: 'offer', species: species.id, option: said, offered: true })
                   }
@@ -170,7 +170,7 @@ function OptionRows({ state, species, own, decision, option, ownCut, onOwnCut }:
           ) : ownCut ? (
             <button
               type="button"
-              className={styles.link}
+              className="link"
               onClick={() =>
                 void state.change({ kind: 'without-own-cut', species: species.id, id: option.id })
               }
@@ -180,7 +180,7 @@ function OptionRows({ state, species, own, decision, option, ownCut, onOwnCut }:
           ) : (
             <button
               type="button"
-              className={styles.link}
+              className="link"
               onClick={() =>
                 void state.change({
                   kind: 'offer',

@@ -99,7 +99,7 @@ export function MadeScreen({ view: first }: { view: SetUpView }) {
                 <button
                   key={hidden}
                   type="button"
-                  className={styles.link}
+                  className="link"
                   onClick={() =>
                     void state.change({ kind: 'offer-recipe', species: id, id: hidden, offered: true })
                   }

@@ -160,7 +160,7 @@ function PlaceRow({ place, state }: { place: Place; state: ReturnType<typeof use
       <td className="num">
         <button
           type="button"
-          className={styles.link}
+          className="link"
           onClick={() => void state.change({ kind: 'without-place', id: place.id })}
         >
           take it away

@@ -35,7 +35,7 @@ export function PriceHistory({
                 ) : (
                   <button
                     type="button"
-                    className={styles.link}
+                    className="link"
                     onClick={() => void back.ask({ draftId: inHand.id, changeId: step.id })}
                   >
                     back
@@ -51,11 +51,7 @@ export function PriceHistory({
         {inHand ? (
           <>
             <b>Nobody booked.</b> Orders keep the prices they were booked under.{' '}
-            <button
-              type="button"
-              className={styles.link}
-              onClick={() => void away.ask({ draftId: inHand.id })}
-            >
+            <button type="button" className="link" onClick={() => void away.ask({ draftId: inHand.id })}>
               Put this list away
             </button>
           </>

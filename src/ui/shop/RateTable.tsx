@@ -109,13 +109,13 @@ export function RateTable({ bills, lists, kept, worked, unit, draftId, onTyped, 
         </tbody>
       </table>
       <p>
-        <button type="button" className={styles.link} onClick={() => setAll(!all)}>
+        <button type="button" className="link" onClick={() => setAll(!all)}>
           {all ? 'only the charges of this order' : 'all charges, those that this order does not meet too'}
         </button>
         {draftId !== undefined && (
           <>
             {' · '}
-            <button type="button" className={styles.link} onClick={() => onCharge(null)}>
+            <button type="button" className="link" onClick={() => onCharge(null)}>
               add a charge <kbd>+</kbd>
             </button>
           </>

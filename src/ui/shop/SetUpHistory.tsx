@@ -30,7 +30,7 @@ export function SetUpHistory({ view }: Props) {
             ) : (
               <button
                 type="button"
-                className={styles.link}
+                className="link"
                 disabled={back.busy}
                 onClick={() => void back.ask({ change: { kind: 'back', step: step.number } })}
               >

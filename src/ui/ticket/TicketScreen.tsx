@@ -1,5 +1,6 @@
 'use client';
 
+import { MadeUnder } from './MadeUnder';
 import { partName } from '@/core/order/naming';
 import { Button } from 'antd';
 import { useRouter, useSearchParams } from 'next/navigation';
@@ -47,6 +48,7 @@ export function TicketScreen({ ticket: first }: { ticket: TicketView }) {
             <h2>
               The sheet <span>{sheetWords(view)}</span>
             </h2>
+            <MadeUnder view={view} />
             <SideInWords sheet={view.sheet} />
             <p className={styles.besides}>
               <b>Grind</b> {view.sheet.grind}. <b>All of it</b> {view.sheet.wrap}.

@@ -195,6 +195,16 @@ export function Papers({ view: { shareId, office, packs } }: { view: TicketView 
           {office && (
             <tr>
               <td>
+                <a href={`/api/confirmation/${shareId}`} target="_blank" rel="noreferrer">
+                  Confirmation, PDF
+                </a>
+              </td>
+              <td />
+            </tr>
+          )}
+          {office && (
+            <tr>
+              <td>
                 {office.money.final ? (
                   <a href={`/api/statement/${shareId}`} target="_blank" rel="noreferrer">
                     Statement, PDF
