@@ -26,13 +26,13 @@ export async function blankSheetPdf(blank: BlankSheet): Promise<Uint8Array> {
     writer.room(LINE * (2 + answers.length));
     writer.down(6);
     writer.text(title, { size: 11, bold: true });
-    writer.text(reason, { size: 8, quiet: true, x: PAGE.margin + 170 });
     writer.down(LINE);
+    writer.paragraph(`Ours: ${reason}`, { size: 8, quiet: true });
     for (const { label, cost, house } of answers) {
       writer.square(PAGE.margin, 8);
       writer.text(`${label}${house ? ' *' : ''}`, { x: PAGE.margin + 14, size: 9.5 });
-      if (cost) writer.text(cost, { size: 8, quiet: true, x: PAGE.margin + 250 });
       writer.down(LINE);
+      if (cost) writer.paragraph(cost, { size: 8, quiet: true, x: PAGE.margin + 14 });
     }
   }
   writer.heading('Ground and sausage');

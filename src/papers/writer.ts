@@ -91,9 +91,9 @@ export class Writer {
   }
 
   /** A text folded to the width of the page. */
-  paragraph(words: string, style: { size?: number; quiet?: boolean } = {}): void {
-    const { size = 10 } = style;
-    const width = PAGE.width - 2 * PAGE.margin;
+  paragraph(words: string, style: { size?: number; quiet?: boolean; x?: number } = {}): void {
+    const { size = 10, x = PAGE.margin } = style;
+    const width = PAGE.width - PAGE.margin - x;
     let line = '';
     const flush = () => {
       this.room(size * 1.4);

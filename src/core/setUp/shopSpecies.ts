@@ -49,17 +49,8 @@ function decisionOf(shipped: Species, decision: Decision, own: SpeciesSetUp): De
   const options = [...decision.options, ...added].map((option) => withDefaults(decision, option, own));
   const says = own.house[decision.id];
   if (!says) return { ...decision, options };
-  const { when: _when, beside: _beside, ...plain } = decision.house;
-  return {
-    ...decision,
-    options,
-    house: { ...plain, ...withoutThen(says), ...(says.then ? { then: says.then } : {}) },
-  };
-}
-
-/** What an owner says at a decision holds always: it is in place of what the house said in circumstances. */
-function withoutThen({ option, reason }: SpeciesSetUp['house'][string]): Decision['house'] {
-  return { option, reason };
+  // What an owner says holds always: in place of what the house said in circumstances or beside another answer.
+  return { ...decision, options, house: says };
 }
 
 function withDefaults(decision: Decision, option: Option, { defaults }: SpeciesSetUp): Option {

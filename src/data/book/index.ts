@@ -24,5 +24,13 @@ export {
   writeSide,
   type Booked,
 } from './orders';
-export { addContact, peopleHolding, peopleNamed, writePerson } from './people';
+export {
+  addContact,
+  mergePeople,
+  peopleHolding,
+  peopleNamed,
+  personById,
+  writeNotes,
+  writePerson,
+} from './people';
 export { latestMessages, writeMessages } from './messages';

@@ -1,6 +1,8 @@
 import type { Person, PersonId } from '@/core/order/animal';
 import type { Database } from '../database';
 
+const OF_A_PERSON = ['id', 'name', 'phone', 'email'] as const;
+
 export async function writePerson(db: Database, person: Person): Promise<void> {
   await db('people').insert(person);
 }
@@ -9,13 +11,19 @@ export async function peopleById(
   db: Database,
   ids: readonly PersonId[],
 ): Promise<ReadonlyMap<PersonId, Person>> {
-  const people: Person[] = await db('people').whereIn('id', [...new Set(ids)]);
+  const people: Person[] = await db('people')
+    .whereIn('id', [...new Set(ids)])
+    .select(...OF_A_PERSON);
   return new Map(people.map((person) => [person.id, person]));
 }
 
 /** Everybody of this name, however it is capitalised. */
 export async function peopleNamed(db: Database, name: string): Promise<Person[]> {
-  return db('people').whereRaw('name = ? COLLATE NOCASE', [name]).orderBy('id');
+  return db('people')
+    .whereRaw('name = ? COLLATE NOCASE', [name])
+    .whereNull('mergedInto')
+    .orderBy('id')
+    .select(...OF_A_PERSON);
 }
 
 /** People whose name holds these letters, or whose telephone these digits; the shortest names first. */
@@ -23,14 +31,16 @@ export async function peopleHolding(db: Database, letters: string, limit: number
   const digits = letters.replace(/\D/g, '');
   const like = (text: string) => `%${text.replace(/[%_]/g, '')}%`;
   return db('people')
-    .whereRaw('name LIKE ?', [like(letters)])
-    .modify((query) => {
+    .whereNull('mergedInto')
+    .where((query) => {
+      void query.whereRaw('name LIKE ?', [like(letters)]);
       if (digits.length >= LEAST_DIGITS) {
         void query.orWhereRaw("replace(replace(phone, ' ', ''), '-', '') LIKE ?", [like(digits)]);
       }
     })
     .orderByRaw('length(name), name')
-    .limit(limit);
+    .limit(limit)
+    .select(...OF_A_PERSON);
 }
 
 /** Fewer digits are in every number. */
@@ -39,4 +49,42 @@ const LEAST_DIGITS = 3;
 /** Writes how somebody can be reached, where that was not known. */
 export async function addContact(db: Database, { id, phone, email }: Person): Promise<void> {
   await db('people').where({ id }).update({ phone, email });
+}
+
+/** Somebody the shop knows, with what it notes of them; undefined when there is nobody, or they stand under another. */
+export async function personById(
+  db: Database,
+  id: string,
+): Promise<(Person & { notes: string }) | undefined> {
+  return db('people')
+    .where({ id })
+    .whereNull('mergedInto')
+    .select(...OF_A_PERSON, 'notes')
+    .first();
+}
+
+export async function writeNotes(db: Database, id: PersonId, notes: string): Promise<void> {
+  await db('people').where({ id }).update({ notes });
+}
+
+/** Everything that one person had to do with is the other's from now on; the notes of both stand together. */
+export async function mergePeople(
+  db: Database,
+  {
+    keep,
+    double,
+  }: { readonly keep: Person & { notes: string }; readonly double: Person & { notes: string } },
+): Promise<void> {
+  for (const column of ['ownerId', 'payerId', 'contactId']) {
+    await db('shares')
+      .where({ [column]: double.id })
+      .update({ [column]: keep.id });
+  }
+  await db('animals').where({ farmId: double.id }).update({ farmId: keep.id });
+  const notes = [keep.notes, double.notes].filter((said) => said !== '').join(' ');
+  const reached = { phone: keep.phone ?? double.phone, email: keep.email ?? double.email };
+  await db('people')
+    .where({ id: keep.id })
+    .update({ ...reached, notes });
+  await db('people').where({ id: double.id }).update({ mergedInto: keep.id });
 }

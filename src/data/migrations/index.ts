@@ -13,6 +13,7 @@ import * as people from './011-people';
 import * as setUp from './012-set-up';
 import * as divisions from './013-divisions';
 import * as messages from './014-messages';
+import * as households from './015-households';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -32,6 +33,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['012-set-up', setUp],
   ['013-divisions', divisions],
   ['014-messages', messages],
+  ['015-households', households],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -113,6 +113,32 @@ describe('people', () => {
   });
 });
 
+describe('two that are the same', () => {
+  it('become one with both histories, and are found under one name', async () => {
+    const hog = (tag: string, name: string) =>
+      shop.book(
+        hogDocument({
+          animal: { ...hogDocument().animal, tag },
+          shares: [{ part: 'whole', owner: { name } }],
+        }),
+      );
+    const [first] = await hog('H1', 'Ann Birch');
+    const [second] = await hog('H2', 'Anne Birch');
+    const [keepId, doubleId] = [first!.share.owner.id, second!.share.owner.id];
+    await shop.get('noteHousehold', { clientId: randomUUID(), personId: doubleId, notes: 'rings after six' });
+    const merge = { clientId: randomUUID(), keepId, doubleId };
+    expect(await shop.ask('mergeHouseholds', merge, 'counter')).toMatchObject({ reason: 'not-allowed' });
+    await shop.get('mergeHouseholds', merge);
+    const household = await shop.get('householdView', { personId: keepId });
+    expect(household.tickets.map(({ tag }) => tag)).toEqual(['H2', 'H1']);
+    expect(household.notes).toBe('rings after six');
+    expect(await shop.ask('householdView', { personId: doubleId })).toMatchObject({ reason: 'not-found' });
+    expect((await shop.get('householdsView', { words: 'birch' })).map(({ id }) => id)).toEqual([keepId]);
+    const [third] = await hog('H3', 'Anne Birch');
+    expect(third!.share.owner.id).not.toBe(doubleId);
+  });
+});
+
 describe('a tag', () => {
   it('is free again when its animal has gone home', async () => {
     const [left, right] = await shop.book();

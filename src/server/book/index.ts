@@ -3,6 +3,7 @@ import { bookingView } from './bookingView';
 import { bookAnimals, bookOrder, tryBookings } from './bookOrder';
 import { cancelOrder } from './cancelOrder';
 import { correctFacts } from './correctFacts';
+import { householdView, mergeHouseholds, noteHousehold } from './households';
 import { householdsView } from './householdsView';
 import { lastTimeView } from './lastTimeView';
 import { confirmationView, messagesView } from './messages';
@@ -10,6 +11,7 @@ import { roomView } from './roomView';
 import { sellPart } from './sellPart';
 
 export type { BookableSpecies, BookingView } from './bookingView';
+export type { Household } from './households';
 export type { FoundHousehold } from './householdsView';
 export type { LastTime } from './lastTimeView';
 export type { SentMessage } from './messages';
@@ -24,6 +26,9 @@ export const book = {
   sellPart,
   bookingView,
   householdsView,
+  householdView,
+  noteHousehold,
+  mergeHouseholds,
   lastTimeView,
   roomView,
   confirmationView,

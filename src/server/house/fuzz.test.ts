@@ -82,6 +82,7 @@ describe('whatever is asked', () => {
     await shop.get('changePrices', { clientId: randomUUID(), draftId, change });
     const changeId = (await shop.get('pricesView', {})).inHand.find((each) => each.id === draftId)!
       .history[0]!.id;
+    const [ownerId, otherId] = [waiting!.share.owner.id, off!.animal.farm.id];
     const { personId } = await shop.get('takeOn', {
       clientId: randomUUID(),
       name: 'Odda',
@@ -94,6 +95,9 @@ describe('whatever is asked', () => {
       tryBookings: { documents: [document] },
       bookingView: {},
       householdsView: { words: 'ott' },
+      householdView: { personId: ownerId },
+      noteHousehold: { clientId: randomUUID(), personId: ownerId, notes: 'rings late' },
+      mergeHouseholds: { clientId: randomUUID(), keepId: ownerId, doubleId: otherId },
       lastTimeView: { shareId },
       roomView: {},
       confirmationView: { shareId },

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { formatMoney } from '@/core/quantity/money';
 import { partName } from '@/core/order/naming';
@@ -153,6 +154,11 @@ export function ShareTag({ state, view, animal, at, place, share }: Props) {
               </button>
             )}
           </div>
+          {share.known && (
+            <Link className={styles.theirs} href={`/households/${share.known.id}`}>
+              their orders
+            </Link>
+          )}
           {share.sheet === 'last' && share.known?.last && <SameAgain last={share.known.last} />}
         </>
       )}

@@ -16,6 +16,7 @@ type Action = { readonly label: string; readonly also: string; readonly page: st
 const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Book an animal in', also: 'new order take in', page: '/book' },
   { label: 'Read an order file', also: 'import json csv table many bookings', page: '/book#order-file' },
+  { label: 'Households and farms', also: 'customers people history notes merge double', page: '/households' },
   { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 

@@ -1,0 +1,42 @@
+import { PDFDocument } from 'pdf-lib';
+import { demoPrices } from '@/core/tests/prices';
+import { blankSheetOf } from '@/core/order/blankSheet';
+import { allSpecies } from '@/core/tests/catalogue';
+import { blankSheetPdf, confirmationPdf } from '.';
+
+const LETTER = { width: 612, height: 792 };
+
+describe('the blank sheet', () => {
+  it.each(allSpecies().map((species) => [species.name, species] as const))(
+    'of %s has every answer with its price, and fits plain paper',
+    async (_, species) => {
+      const situation = { species, unit: 'lb' as const, sides: 1 as const, addOns: [], tools: ['band-saw'] };
+      const blank = blankSheetOf(situation, { shopName: 'Skerry Sound', list: demoPrices.at(-1) });
+      for (const { answers } of blank.decisions) {
+        expect(answers.length).toBeGreaterThan(0);
+        expect(answers.filter(({ house }) => house).length).toBeGreaterThan(0);
+      }
+      expect(blank.charges.join(' ')).toContain('Cut and wrap');
+      const pdf = await PDFDocument.load(await blankSheetPdf(blank));
+      const pages = pdf.getPages().map((page) => page.getSize());
+      expect(pages.every(({ width, height }) => width === LETTER.width && height === LETTER.height)).toBe(
+        true,
+      );
+      expect(pages.length).toBeLessThan(9);
+    },
+  );
+});
+
+it('a confirmation is one page', async () => {
+  const line = 'A left half of a hog, tag H112, raised by Low Tarn.';
+  const said = {
+    shopName: 'Skerry Sound',
+    title: 'Order 7',
+    booked: [line],
+    stillToDo: [line],
+    costs: [line],
+    cautions: [line],
+  };
+  const pdf = await PDFDocument.load(await confirmationPdf(said));
+  expect(pdf.getPageCount()).toBe(1);
+});

@@ -1,0 +1,73 @@
+import Joi from 'joi';
+import type { Person, PersonId } from '@/core/order/animal';
+import { success } from '@/core/quantity/result';
+import { mergePeople, personById, shareIdsOfPerson, writeNotes } from '@/data/book';
+import { stageRowsOf } from '@/data/rail';
+import { clientId, id } from '../house/fields';
+import { refuse } from '../house/reasons';
+import { defineUseCase, OFFICE } from '../house/useCase';
+import { eyesOf, ticketOf, type Ticket } from '../rail/ticket';
+
+/** Somebody with everything they ever had to do with, the newest first. */
+export type Household = Person & { readonly notes: string; readonly tickets: readonly Ticket[] };
+
+/** So many stand on the page; nobody reads further back in a call. */
+const MOST_TICKETS = 60;
+
+const NOBODY = 'There is nobody of that name any more. They may stand under another now.';
+
+export const householdView = defineUseCase<{ personId: PersonId }, Household>({
+  name: 'householdView',
+  roles: OFFICE,
+  writes: false,
+  input: Joi.object({ personId: id }),
+  run: async (house, { personId }) => {
+    const person = await personById(house.db, personId);
+    if (!person) return refuse('not-found', NOBODY);
+    const rows = await stageRowsOf(house.db, await shareIdsOfPerson(house.db, personId));
+    const eyes = await eyesOf(house);
+    const tickets = rows
+      .sort((a, b) => b.number - a.number)
+      .slice(0, MOST_TICKETS)
+      .map((row) => ticketOf(row, eyes));
+    return success({ ...person, tickets });
+  },
+});
+
+/** Notes something of a household or a farm: how they like to be spoken to, words of their own, what to mind. */
+export const noteHousehold = defineUseCase<
+  { clientId: string; personId: PersonId; notes: string },
+  { personId: PersonId }
+>({
+  name: 'noteHousehold',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({ clientId, personId: id, notes: Joi.string().trim().max(1000).allow('').required() }),
+  subject: ({ personId }) => personId,
+  run: async ({ db }, { personId, notes }) => {
+    if (!(await personById(db, personId))) return refuse('not-found', NOBODY);
+    await writeNotes(db, personId, notes);
+    return success({ personId });
+  },
+});
+
+/** Two that were the same become one: all orders of both are the kept one's. It cannot be undone, so the owner does it. */
+export const mergeHouseholds = defineUseCase<
+  { clientId: string; keepId: PersonId; doubleId: PersonId },
+  { personId: PersonId }
+>({
+  name: 'mergeHouseholds',
+  roles: ['owner'],
+  writes: true,
+  input: Joi.object({ clientId, keepId: id, doubleId: id }),
+  subject: ({ keepId, doubleId }) => `${doubleId} into ${keepId}`,
+  run: async (house, { keepId, doubleId }) => {
+    if (keepId === doubleId) return refuse('invalid', 'That is the same one. Choose its double.', 'doubleId');
+    const [keep, double] = [await personById(house.db, keepId), await personById(house.db, doubleId)];
+    if (!keep || !double) return refuse('not-found', NOBODY, 'doubleId');
+    const touched = await shareIdsOfPerson(house.db, doubleId);
+    await mergePeople(house.db, { keep, double });
+    for (const shareId of touched) house.touch(shareId);
+    return success({ personId: keepId });
+  },
+});

@@ -1,0 +1,110 @@
+'use client';
+
+import { Button, Form, Input } from 'antd';
+import { useState } from 'react';
+import type { FoundHousehold, Household } from '@/server/book';
+import { AskDialog } from '../kit/AskDialog';
+import { useLive } from '../kit/live/useLive';
+import { Nothing } from '../kit/States';
+import { useAsk, type Question } from '../kit/useAsk';
+import type { FieldProblem } from '../kit/asking';
+import { Note } from '../kit/Note';
+import { useWho } from '../kit/Who';
+import { Tickets } from '../rail/TicketList';
+import { PersonField } from './PersonField';
+import styles from './Household.module.css';
+
+/** Somebody the shop knows: how to reach them, what it notes of them, and everything they ever had. */
+export function HouseholdScreen({ household: first }: { household: Household }) {
+  const { value: household } = useLive('householdView', { personId: first.id }, first);
+  const { role } = useWho();
+  const [merging, setMerging] = useState(false);
+  const { id: personId, name, phone, email, tickets } = household;
+  return (
+    <div className={styles.page}>
+      <h1>
+        {name}{' '}
+        <span className="quiet">
+          {phone && <a href={`tel:${phone.replace(/\s/g, '')}`}>{phone}</a>} {email}
+        </span>
+      </h1>
+      <Notes key={household.notes} personId={personId} kept={household.notes} />
+      {role === 'owner' && <Button onClick={() => setMerging(true)}>The same as somebody else</Button>}
+      <h2>Everything they had to do with</h2>
+      {tickets.length === 0 ? (
+        <Nothing>Nothing yet. What they book stands here for ever.</Nothing>
+      ) : (
+        <Tickets tickets={tickets} />
+      )}
+      {merging && <Merge keep={household} onClose={() => setMerging(false)} />}
+    </div>
+  );
+}
+
+function Notes({ personId, kept }: { personId: Household['id']; kept: string }) {
+  const [text, setText] = useState(kept);
+  const { ask, busy, refusal } = useAsk('noteHousehold');
+  return (
+    <div className={styles.notes}>
+      <Input.TextArea
+        aria-label="What to mind with them"
+        placeholder="what to mind with them: rings after six, says pork steaks for blade chops"
+        rows={2}
+        maxLength={1000}
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <Button
+        disabled={text.trim() === kept}
+        loading={busy}
+        onClick={() => void ask({ personId, notes: text })}
+      >
+        Keep it
+      </Button>
+      <Note failure={refusal} />
+    </div>
+  );
+}
+
+/** Two that were the same become one: this one is kept, and has both histories. */
+function Merge({ keep, onClose }: { keep: Household; onClose: () => void }) {
+  const [typed, setTyped] = useState('');
+  const [double, setDouble] = useState<FoundHousehold>();
+  return (
+    <AskDialog
+      title={`Who is the same as ${keep.name}?`}
+      asks="mergeHouseholds"
+      initial={{ doubleId: '' }}
+      disabled={!double}
+      question={(): Question<'mergeHouseholds'> | FieldProblem =>
+        double
+          ? { keepId: keep.id, doubleId: double.id }
+          : { field: 'doubleId', message: 'Find the double first.' }
+      }
+      does={double ? `Give ${keep.name} all that ${double.name} had` : 'Make them one'}
+      onDone={onClose}
+      onClose={onClose}
+    >
+      <PersonField
+        label="The double, which goes"
+        value={typed}
+        width="300px"
+        onChange={(words) => {
+          setTyped(words);
+          setDouble(undefined);
+        }}
+        onTake={(found) => {
+          setTyped(found.name);
+          setDouble(found);
+        }}
+      />
+      <Form.Item name="doubleId" hidden>
+        <Input />
+      </Form.Item>
+      <p className="quiet">
+        All orders of both stand under {keep.name} from then on. It cannot be undone: two names are easily
+        one, one is hardly two again.
+      </p>
+    </AskDialog>
+  );
+}
