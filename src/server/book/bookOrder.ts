@@ -92,11 +92,11 @@ export const bookAnimals = defineUseCase<
 });
 
 /** What would be wrong with the animals of a file, cell by cell, before anything is booked. */
-export const tryBookings = defineUseCase<
+export const triedBookingsView = defineUseCase<
   { documents: readonly unknown[] },
   readonly { field: string; message: string }[]
 >({
-  name: 'tryBookings',
+  name: 'triedBookingsView',
   roles: OFFICE,
   writes: false,
   input: Joi.object({

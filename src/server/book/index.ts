@@ -1,6 +1,6 @@
 import { blankSheetView } from './blankSheetView';
 import { bookingView } from './bookingView';
-import { bookAnimals, bookOrder, tryBookings } from './bookOrder';
+import { bookAnimals, bookOrder, triedBookingsView } from './bookOrder';
 import { cancelOrder } from './cancelOrder';
 import { correctFacts } from './correctFacts';
 import { householdView, mergeHouseholds, noteHousehold } from './households';
@@ -20,7 +20,7 @@ export type { RoomView } from './roomView';
 export const book = {
   bookOrder,
   bookAnimals,
-  tryBookings,
+  triedBookingsView,
   correctFacts,
   cancelOrder,
   sellPart,

@@ -92,7 +92,7 @@ describe('whatever is asked', () => {
     sound = {
       bookOrder: { clientId: randomUUID(), document },
       bookAnimals: { clientId: randomUUID(), documents: [document] },
-      tryBookings: { documents: [document] },
+      triedBookingsView: { documents: [document] },
       bookingView: {},
       householdsView: { words: 'ott' },
       householdView: { personId: ownerId },

@@ -75,7 +75,7 @@ function Preview({ table, onBook }: { table: ReadBookings; onBook: () => Promise
   async function book() {
     setBusy(true);
     // Asked whether it would be taken before it is asked to be: what is wrong is marked in its cell.
-    const tried = await act('tryBookings', { documents: table.documents });
+    const tried = await act('triedBookingsView', { documents: table.documents });
     if (tried.ok && tried.value.length > 0) {
       setSaid(tried.value.map(({ field, message }) => ({ field: table.cellOf(field) ?? '0.tag', message })));
     } else await onBook();
