@@ -135,6 +135,7 @@ describe('the owner and the people', () => {
 describe('a call by keyboard', () => {
   it('books a hog in two halves, each as last time, in fewer than sixty keys', async () => {
     await maren.open('/book');
+    await maren.find('#order-file');
     await maren.until('the hand on the farm', () =>
       maren.driver.executeScript<boolean>(`return document.activeElement?.id === 'farm_name'`),
     );

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, type KeyboardEvent } from 'react';
 import styles from './BookScreen.module.css';
 
 type Props = {
@@ -22,12 +22,20 @@ type Props = {
 /** One field of a call: its word above it, what is wrong under it; Enter goes on to the next. */
 export function Typed({ label, value, problem = '', width, onChange, onBlur, onKey, ...input }: Props) {
   const own = useId();
+  const field = useRef<HTMLInputElement>(null);
+  const first = useRef({ value, onChange });
+  // What was typed before the page was awake is not lost.
+  useEffect(() => {
+    const typed = field.current?.value ?? '';
+    if (typed !== first.current.value) first.current.onChange(typed);
+  }, []);
   const id = input.id ?? own;
   return (
     <span className={styles.typed} style={width ? { width } : undefined}>
       <label htmlFor={id}>{label}</label>
       <input
         {...input}
+        ref={field}
         id={id}
         value={value}
         autoComplete="off"

@@ -63,6 +63,9 @@ export function useCall(view: BookingView, { killDays, today }: RoomView): CallS
     const kept = readKept(view.actorId);
     if (kept) queueMicrotask(() => setCall(kept));
   }, [view.actorId]);
+  useEffect(() => {
+    if (refusal && !isFile) goToWhatIsWrong();
+  }, [refusal, isFile]);
   const change = useCallback(
     (make: (call: Call) => Call) => {
       setCall((before) => {
@@ -111,7 +114,7 @@ export function useCall(view: BookingView, { killDays, today }: RoomView): CallS
     setIsFile(false);
     const documents = call.animals.map((animal) => documentOf(call, animal, view.unit));
     const answer = await ask({ documents, lastTimes: lastTimesOf(call) as never, confirm: true });
-    if (!answer.ok) return goToWhatIsWrong();
+    if (!answer.ok) return;
     startAnew();
     setBooked(`${bookedWords(call.animals.map(({ tag }) => tag.trim()))} Confirmations went out.`);
     requestAnimationFrame(() => document.getElementById('farm_name')?.focus());
