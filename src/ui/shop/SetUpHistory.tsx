@@ -22,7 +22,7 @@ export function SetUpHistory({ view }: Props) {
       <ol>
         {view.history.map((step) => (
           <li key={step.number} className={step.takenBack ? styles.takenBack : undefined}>
-            <span className="quiet">{step.at.slice(5)}</span> <b>{step.words}</b>
+            <span className="quiet">{step.at}</span> <b>{step.words}</b>
             <br />
             {step.actorName}{' '}
             {step.takenBack ? (

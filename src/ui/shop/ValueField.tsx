@@ -41,6 +41,7 @@ function Field({ label, kept, width = 'number', own = false, problem, keep }: Pr
         data-typed={isTyped || undefined}
         data-own={own || undefined}
         aria-label={label}
+        title={kept}
         aria-invalid={wrong !== ''}
         value={text}
         onFocus={(event) => event.target.select()}
