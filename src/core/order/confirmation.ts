@@ -1,11 +1,10 @@
 import { formatMoney } from '../quantity/money';
-import { formatWeight } from '../quantity/weight';
+import { formatWeight, type Weight } from '../quantity/weight';
+import { ownOf } from '../shares/own';
 import { dayWords, daysAfter } from '../time/shopTime';
 import { animalWords, cutName, partWords } from './naming';
 import type { ShareFile } from './shareFile';
 import { coldSides, coldWeight, estimateOf, openQuestions } from './standing';
-import { ownOf } from './together';
-import type { Weight } from '../quantity/weight';
 
 /** What a household is told when its share is booked; every line stands by itself. */
 export type Confirmation = {

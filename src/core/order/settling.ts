@@ -1,10 +1,11 @@
 import { billFor, keysOfLine, type Bill, type BillItem } from '../charges/bill';
+import { ownItems } from '../charges/ownItems';
 import { sumCents, ZERO_CENTS, type Cents } from '../quantity/money';
 import { sumWeights, type Weight } from '../quantity/weight';
 import { reconcile, type Reconciliation } from '../reconcile/reconcile';
+import { ownOf } from '../shares/own';
 import type { ShareFile } from './shareFile';
-import { billBasis, coldWeight, isPacked, ownItems, planOf } from './standing';
-import { ownOf } from './together';
+import { billBasis, coldWeight, isPacked, planOf } from './standing';
 import type { Weighing } from './work';
 
 /** What the share costs by what was really weighed, line by line of its plan. */
@@ -30,7 +31,7 @@ export function finalBill(file: ShareFile): Bill {
       },
     ];
   });
-  const own = file.allotted ? items : ownItems(file, items);
+  const own = file.allotted ? items : ownItems(items, file.share, file.together);
   return billFor(file.priceList, billBasis(file, expected.coldWeight, own));
 }
 

@@ -1,17 +1,18 @@
 import { cellsOf } from '../atlas/cells';
 import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '../charges/bill';
+import { ownItems } from '../charges/ownItems';
 import { forecast } from '../forecast/forecast';
 import { leastCertain, sideToCut, type WeightBasis } from '../hang/sideToCut';
 import { itemNumber } from '../label/itemNumber';
 import { findingsOf, type Finding } from '../questions/findings';
 import { convertUnits, inUnits, sumWeights, type Weight } from '../quantity/weight';
+import { fractionOf, ownOf, unsoldFraction } from '../shares/own';
 import type { Situation } from '../sheet/situation';
 import { emptySheet } from '../sheet/houseSheet';
 import type { Sheet } from '../sheet/types';
 import { dayIn, daysBetween, endOfDay } from '../time/shopTime';
 import type { Plan } from './plan';
 import type { HungSide, ShareFile } from './shareFile';
-import { fractionOf, ownOf, unsoldFraction } from './together';
 import type { SideWeight } from './work';
 
 const HOUR_MS = 3_600_000;
@@ -93,20 +94,6 @@ export function billBasis(file: ShareFile, cold: Weight, items: readonly BillIte
   };
 }
 
-/** A household's part of what is expected of everything that is cut as one with it. */
-export function ownItems(file: ShareFile, items: readonly BillItem[]): readonly BillItem[] {
-  const own = (whole: number) => ownOf(whole, file.share, file.together);
-  if (own(100) === 100) return items;
-  return items.map((item) => ({
-    ...item,
-    green: own(item.green) as Weight,
-    finished: own(item.finished) as Weight,
-    packages: own(item.packages),
-    pieces: own(item.pieces),
-    racks: own(item.racks),
-  }));
-}
-
 /** Working a share out costs a forecast; a file never changes, so it is done once. */
 const plans = new WeakMap<ShareFile, Plan>();
 
@@ -140,7 +127,7 @@ export function estimateOf(file: ShareFile): Bill {
   // Frozen with the block; of what is cut as one only the first household's.
   if (file.start && file.together[0]!.id === file.share.id) return file.start.estimate;
   const { expected, wrap } = planOf(file);
-  const items = ownItems(file, itemsOfForecast(expected, wrap));
+  const items = ownItems(itemsOfForecast(expected, wrap), file.share, file.together);
   return billFor(file.priceList, billBasis(file, expected.coldWeight, items));
 }
 

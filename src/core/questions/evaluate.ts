@@ -1,10 +1,12 @@
 import { billFor, itemsOfForecast, type Bill, type BillBasis } from '../charges/bill';
+import { ownItems } from '../charges/ownItems';
 import type { PriceList } from '../charges/priceList';
 import { forecast, forecastOf } from '../forecast/forecast';
 import { divideSides } from '../forecast/onTheBlock';
 import type { Forecast } from '../forecast/types';
 import { formatMoney, type Cents } from '../quantity/money';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { ownOf, type Portion } from '../shares/own';
 import { findingsOf, type Finding } from './findings';
 import type { Situation } from '../sheet/situation';
 import type { Sheet } from '../sheet/types';
@@ -15,6 +17,8 @@ export type Ground = {
   readonly coldSides: readonly Weight[];
   readonly priceList: PriceList;
   readonly bill: Pick<BillBasis, 'animal' | 'hot' | 'headSplit' | 'deposit'>;
+  /** Whose bill it is where several households' meat is cut as one; theirs alone when absent. */
+  readonly own?: { readonly share: Pick<Portion, 'id'>; readonly together: readonly Portion[] };
 };
 
 export type Evaluation = { readonly forecast: Forecast; readonly bill: Bill };
@@ -39,9 +43,16 @@ export function judge(ground: Ground, sheet: Sheet): Judged {
   };
 }
 
-function billOf(ground: Ground, sheet: Sheet, expected: Forecast): Bill {
+function billOf({ priceList, bill, own }: Ground, sheet: Sheet, expected: Forecast): Bill {
   const items = itemsOfForecast(expected, sheet.wrap);
-  return billFor(ground.priceList, { ...ground.bill, cold: expected.coldWeight, items });
+  const cold = expected.coldWeight;
+  if (!own) return billFor(priceList, { ...bill, cold, items });
+  const { share, together } = own;
+  return billFor(priceList, {
+    ...bill,
+    cold: ownOf(cold, share, together) as Weight,
+    items: ownItems(items, share, together),
+  });
 }
 
 function moreOrLess(change: Weight, unit: WeighingUnit, where: string): string {

@@ -1,14 +1,10 @@
-import type { BillBasis } from '@/core/charges/bill';
-import type { PriceList } from '@/core/charges/priceList';
-import type { CarcassFacts } from '@/core/carcass/condition';
 import type { WeightBasis } from '@/core/hang/sideToCut';
 import type { ShareId } from '@/core/order/animal';
 import { animalWords, cutName } from '@/core/order/naming';
 import { billBasis, coldSides, daysHung, sheetInForce } from '@/core/order/standing';
 import type { Call } from '@/core/order/work';
+import type { GroundSent } from '@/core/questions/groundOf';
 import { counted } from '@/core/quantity/counted';
-import type { Weight, WeighingUnit } from '@/core/quantity/weight';
-import type { Situation } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import { timeIn } from '@/core/time/shopTime';
 import { callsOfShare } from '@/data/sheet';
@@ -21,31 +17,21 @@ export type NotedCall = Pick<Call, 'id' | 'reached' | 'said' | 'actorName'> & {
 };
 
 /** All that the sheet needs to compute by itself, without asking the server again. */
-export type SheetView = {
+export type SheetView = GroundSent & {
   readonly shareId: ShareId;
   readonly name: string;
   readonly about: string;
   /** The species and the version of the catalogue that has it: one file, which the browser may keep for ever. */
   readonly species: { readonly id: string; readonly version: string };
-  readonly unit: WeighingUnit;
-  readonly sides: 1 | 2;
-  readonly addOns: readonly string[];
-  readonly tools: readonly string[];
-  readonly carcass: CarcassFacts;
-  readonly coldSides: readonly Weight[];
   readonly weightBasis: WeightBasis;
   readonly sheet: Sheet;
   readonly version: number;
   readonly approved: boolean;
   readonly overrideReason: string | null;
-  /** What the house's advice goes by besides the carcass. */
-  readonly known: Situation['known'] | null;
   readonly locked: boolean;
   /** Whom to call about this share. */
   readonly contact: { readonly name: string; readonly phone: string | null };
   readonly calls: readonly NotedCall[];
-  readonly priceList: PriceList;
-  readonly bill: Pick<BillBasis, 'animal' | 'hot' | 'headSplit' | 'deposit'>;
   /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
   readonly actorId: string;
 };
@@ -58,7 +44,7 @@ export const sheetView = defineShareView<SheetView>({
     const shareId = file.share.id;
     const { weights, basis } = coldSides(file);
     const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
-    const { species, unit, sides, addOns, tools, school, breaks, condition, known } = file.situation;
+    const { species, unit, sides, part, addOns, tools, school, breaks, condition, known } = file.situation;
     const hung = counted(daysHung(file, house.now), 'day');
     return {
       shareId,
@@ -67,6 +53,7 @@ export const sheetView = defineShareView<SheetView>({
       species: { id: species.id, version: file.catalogueVersion },
       unit,
       sides,
+      part: part ?? null,
       addOns,
       tools,
       carcass: {
@@ -92,6 +79,7 @@ export const sheetView = defineShareView<SheetView>({
       })),
       priceList: file.priceList,
       bill: { animal, hot, headSplit, deposit },
+      together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
       actorId: house.actor.id,
     };
   },

@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Evaluation, Ground } from '@/core/questions/evaluate';
 import { findingsOf, type Finding } from '@/core/questions/findings';
+import { groundOf } from '@/core/questions/groundOf';
 import type { Situation } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import type { Species } from '@/core/species/types';
@@ -31,22 +32,14 @@ export type SheetState = {
 /** Changes that can be taken back one by one. */
 const MOST_STEPS = 50;
 
-function situationOf(view: SheetView, species: Species): Situation {
-  const { unit, sides, addOns, tools, carcass, known } = view;
-  return { species, unit, sides, addOns, tools, ...(known ? { known } : {}), ...carcass };
-}
-
 /** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
 export function useSheet(view: SheetView, species: Species): SheetState {
   const [sheet, setSheet] = useState(view.sheet);
   const [approved, setApproved] = useState(view.approved);
   const [steps, setSteps] = useState<readonly Sheet[]>([]);
   const saver = useSaver(view);
-  const situation = useMemo(() => situationOf(view, species), [view, species]);
-  const ground = useMemo<Ground>(
-    () => ({ situation, coldSides: view.coldSides, priceList: view.priceList, bill: view.bill }),
-    [situation, view],
-  );
+  const ground = useMemo(() => groundOf(view, species), [view, species]);
+  const { situation } = ground;
   const evaluations = useMemo(() => new Evaluations(ground), [ground]);
   const now = useMemo(() => evaluations.of(sheet), [evaluations, sheet]);
   const stand = useRef(sheet);
