@@ -3,7 +3,7 @@ import { weight } from '../quantity/weight';
 import { houseSheet, withAnswer } from '../sheet/houseSheet';
 import type { Situation } from '../sheet/situation';
 import { speciesById } from '../tests/catalogue';
-import { offalAskedTwice, promisedTwice, scarceCuts } from './scarce';
+import { offalAskedTwice, onesKept, promisedTwice, scarceCuts, whoHasOnes } from './scarce';
 
 const beef = speciesById('beef');
 const half: Situation = { species: beef, unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
@@ -31,6 +31,31 @@ describe('what an animal has one of', () => {
       (each) => each.cut,
     );
     expect(cuts).toEqual(['Oxtail']);
+  });
+});
+
+describe('a household is told', () => {
+  const keeping = (owner: string, ones: string[] = [], offal: string[] = []) => ({ owner, ones, offal });
+
+  it('who else keeps it, and what nobody keeps', () => {
+    const mine = keeping('Sabine', ['Oxtail'], ['liver']);
+    expect(whoHasOnes(half, mine, [keeping('Petrok', ['Oxtail'], ['liver', 'heart'])])).toEqual([
+      'Hanging tender: one to an animal, and nobody keeps it yet.',
+      'Oxtail: one to an animal, kept by Petrok too. Each gets half unless they agree.',
+      'Liver: one to an animal, asked for by Petrok too: they have to agree.',
+      'Heart: one to an animal, asked for by Petrok.',
+    ]);
+  });
+
+  it('nothing of what its quarter does not reach, nor when it is alone', () => {
+    const others = [keeping('Petrok', ['Oxtail', 'Hanging tender'])];
+    expect(whoHasOnes({ ...half, part: 'fore' }, keeping('Sabine'), others).join()).not.toContain('Oxtail');
+    expect(whoHasOnes(half, keeping('Sabine'), [])).toEqual([]);
+  });
+
+  it('what its own lines keep', () => {
+    expect(onesKept(beef, share('Petrok', 'kept').lines)).toEqual(['Hanging tender', 'Oxtail']);
+    expect(onesKept(beef, share('Sabine', 'grind').lines)).toEqual(['Oxtail']);
   });
 });
 

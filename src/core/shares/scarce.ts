@@ -1,5 +1,6 @@
 import type { ForecastLine } from '../forecast/types';
-import type { Species } from '../species/types';
+import { decisionsAsked, type Situation } from '../sheet/situation';
+import type { Decision, Species } from '../species/types';
 
 /** What a share is expected to become, and whose it is. */
 export type ExpectedShare = {
@@ -21,13 +22,12 @@ export type PromisedTwice = {
  * @param shares - every share of one animal
  */
 export function promisedTwice(species: Species, shares: readonly ExpectedShare[]): PromisedTwice[] {
-  return cutsOfOne(species).flatMap((cut) => {
+  return cutsOfOne(species, species.decisions).flatMap((cut) => {
     const owners = shares
       .filter((share) => share.lines.some((line) => line.ownCut === cut && line.pieces !== 0))
       .map((share) => share.owner);
     if (owners.length < 2) return [];
-    const names = `${owners.slice(0, -1).join(', ')} and ${owners.at(-1)}`;
-    const sentence = `${cut}: one to an animal, and ${names} keep it. Each gets half unless they agree who has it.`;
+    const sentence = `${cut}: one to an animal, and ${named(owners)} keep it. Each gets half unless they agree who has it.`;
     return [{ cut, owners, sentence }];
   });
 }
@@ -40,20 +40,66 @@ export function offalAskedTwice({ offal }: Species, shares: readonly AskedOffal[
   return offal.flatMap(({ id, label, perAnimal }) => {
     const owners = shares.filter((share) => share.offal.includes(id)).map((share) => share.owner);
     if (owners.length <= perAnimal) return [];
-    const names = `${owners.slice(0, -1).join(', ')} and ${owners.at(-1)}`;
     const count = perAnimal === 1 ? 'one' : String(perAnimal);
     return [
       {
         cut: label,
         owners,
-        sentence: `${label}: ${count} to an animal, and ${names} ask for it at the kill floor.`,
+        sentence: `${label}: ${count} to an animal, and ${named(owners)} ask for it at the kill floor.`,
       },
     ];
   });
 }
 
+/** What a household of an animal has on its sheet of what the animal has few of. */
+export type Keeping = {
+  readonly owner: string;
+  /** Cuts of a piece that an animal has one of, by their own names. */
+  readonly ones: readonly string[];
+  /** Ids of the offal it asks for. */
+  readonly offal: readonly string[];
+};
+
+/** What of its lines a household keeps that an animal has one of. */
+export function onesKept(species: Species, lines: ExpectedShare['lines']): string[] {
+  return cutsOfOne(species, species.decisions).filter((cut) =>
+    lines.some((line) => line.ownCut === cut && line.pieces !== 0),
+  );
+}
+
+/**
+ * What is told a household of the pieces its animal has few of: who else has them, and what nobody has taken. Nothing
+ * where it is alone with its animal, or its part of the animal does not reach them.
+ *
+ * @param others - the other households of the animal, each by the sheet it is cut by
+ */
+export function whoHasOnes(situation: Situation, mine: Keeping, others: readonly Keeping[]): string[] {
+  if (others.length === 0) return [];
+  const { species } = situation;
+  const ones = cutsOfOne(species, decisionsAsked(situation)).flatMap((cut) => {
+    const owners = others.filter(({ ones }) => ones.includes(cut)).map(({ owner }) => owner);
+    const isMine = mine.ones.includes(cut);
+    if (owners.length === 0) return isMine ? [] : [`${cut}: one to an animal, and nobody keeps it yet.`];
+    return isMine
+      ? [`${cut}: one to an animal, kept by ${named(owners)} too. Each gets half unless they agree.`]
+      : [`${cut}: one to an animal, kept by ${named(owners)}.`];
+  });
+  const offal = species.offal.flatMap(({ id, label, perAnimal }) => {
+    const owners = others.filter(({ offal }) => offal.includes(id)).map(({ owner }) => owner);
+    if (owners.length < perAnimal) return [];
+    const count = perAnimal === 1 ? 'one' : String(perAnimal);
+    const too = mine.offal.includes(id) ? ' too: they have to agree' : '';
+    return [`${label}: ${count} to an animal, asked for by ${named(owners)}${too}.`];
+  });
+  return [...ones, ...offal];
+}
+
+function named(owners: readonly string[]): string {
+  return owners.length === 1 ? owners[0]! : `${owners.slice(0, -1).join(', ')} and ${owners.at(-1)}`;
+}
+
 /** Cuts that hold a piece an animal has only one of. */
-function cutsOfOne({ decisions, onePerCarcass }: Species): string[] {
+function cutsOfOne({ onePerCarcass }: Species, decisions: readonly Decision[]): string[] {
   const cuts = decisions.flatMap((decision) =>
     decision.options.flatMap((option) =>
       option.products

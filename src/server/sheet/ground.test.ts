@@ -42,3 +42,22 @@ it.each<[string, ShareDocument[]]>([
     expect(bill).toEqual(estimateOf(file));
   }
 });
+
+it('the sheet knows what the others of the animal keep', async () => {
+  const [whole] = await shop.book(hogDocument({ shares: [{ ...share('whole', 'Isolde Wray') }] }));
+  expect(await shop.get('sheetView', { shareId: whole!.share.id })).toMatchObject({ others: [] });
+  const [left] = await shop.book(
+    hogDocument({
+      farm: { name: 'Saltgate' },
+      animal: { tag: 'B048', species: 'beef', killDate: '2026-11-09', inspection: 'custom-exempt' },
+      shares: [
+        share('left', 'Isolde Wray', 50),
+        share('left', 'Tobit Lane', 50),
+        share('right', 'Petrok Hale'),
+      ],
+    }),
+  );
+  expect(await shop.get('sheetView', { shareId: left!.share.id })).toMatchObject({
+    others: [{ owner: 'Petrok Hale', ones: expect.arrayContaining(['Oxtail']) }],
+  });
+});

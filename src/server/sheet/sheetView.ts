@@ -1,15 +1,18 @@
 import type { WeightBasis } from '@/core/hang/sideToCut';
 import type { ShareId } from '@/core/order/animal';
 import { animalWords, cutName } from '@/core/order/naming';
-import { billBasis, coldSides, daysHung, sheetInForce } from '@/core/order/standing';
+import { billBasis, coldSides, daysHung, planOf, sheetInForce } from '@/core/order/standing';
+import type { ShareFile } from '@/core/order/shareFile';
+import { leadOf } from '@/core/order/together';
 import type { Call } from '@/core/order/work';
 import type { GroundSent } from '@/core/questions/groundOf';
 import { counted } from '@/core/quantity/counted';
+import { onesKept, type Keeping } from '@/core/shares/scarce';
 import type { Sheet } from '@/core/sheet/types';
 import { timeIn } from '@/core/time/shopTime';
 import { callsOfShare } from '@/data/sheet';
 import { defineShareView } from '../house/shareView';
-import { OFFICE } from '../house/useCase';
+import { OFFICE, type House } from '../house/useCase';
 
 export type NotedCall = Pick<Call, 'id' | 'reached' | 'said' | 'actorName'> & {
   /** `YYYY-MM-DD HH:MM` in the shop's zone. */
@@ -32,6 +35,8 @@ export type SheetView = GroundSent & {
   /** Whom to call about this share. */
   readonly contact: { readonly name: string; readonly phone: string | null };
   readonly calls: readonly NotedCall[];
+  /** The other households of the animal, by what they keep of what it has few of. */
+  readonly others: readonly Keeping[];
   /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
   readonly actorId: string;
 };
@@ -80,7 +85,23 @@ export const sheetView = defineShareView<SheetView>({
       priceList: file.priceList,
       bill: { animal, hot, headSplit, deposit },
       together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
+      others: await keepingBesides(house, file),
       actorId: house.actor.id,
     };
   },
 });
+
+/** What the households that are cut by other sheets keep; those of one sheet are named together. */
+async function keepingBesides(house: House, { share, siblings }: ShareFile): Promise<Keeping[]> {
+  const leads = siblings
+    .filter((each) => !each.cancelled && each.part !== share.part)
+    .map((each) => leadOf(each, siblings).id);
+  const files = await Promise.all([...new Set(leads)].map((id) => house.files.read(house.db, id)));
+  return files
+    .filter((file) => file !== undefined)
+    .map((file) => ({
+      owner: file.together.map(({ owner }) => owner.name).join(' and '),
+      ones: onesKept(file.situation.species, planOf(file).expected.lines),
+      offal: sheetInForce(file).offal ?? [],
+    }));
+}

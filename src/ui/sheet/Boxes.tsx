@@ -6,6 +6,7 @@ import { inSentence } from '@/core/quantity/inSentence';
 import { formatInches } from '@/core/quantity/length';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, weightField, type Weight } from '@/core/quantity/weight';
+import { onesKept, whoHasOnes } from '@/core/shares/scarce';
 import type { Destination } from '@/core/species/types';
 import { lineWorking, takeHomeWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
@@ -56,8 +57,24 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
           ))}
         </tbody>
       </table>
+      <OnesOfAnimal state={state} view={view} />
       <Charges state={state} view={view} />
     </>
+  );
+}
+
+/** Who of the animal has what it has one of: said where it is kept, and offered where nobody has it. */
+function OnesOfAnimal({ state, view }: Pick<Props, 'state' | 'view'>) {
+  const { situation, sheet, now } = state;
+  const ones = onesKept(situation.species, now.forecast.lines);
+  const told = whoHasOnes(situation, { owner: view.name, ones, offal: sheet.offal ?? [] }, view.others);
+  if (told.length === 0) return null;
+  return (
+    <section className={styles.ones} aria-label="What the animal has one of">
+      {told.map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+    </section>
   );
 }
 
