@@ -119,7 +119,7 @@ function Acts({ view, onOpen }: HeadProps) {
     <span className={styles.acts}>
       {mayChange && unsold.length > 0 && (
         <Button onClick={() => onOpen('sell')}>
-          Sell {unsold.length === 1 ? partName(unsold[0]!) : 'what nobody has'}
+          Sell {unsold.length === 1 ? `the ${partName(unsold[0]!)}` : 'what nobody has'}
         </Button>
       )}
       {mayCancel && <Button onClick={() => onOpen('cancel')}>Call off</Button>}
