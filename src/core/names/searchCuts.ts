@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein';
+import { oneOf } from '../quantity/listed';
 import { cutNames, type NamedCut } from '../species/cutNames';
 import type { Species } from '../species/types';
 
@@ -107,7 +108,7 @@ function singular(word: string): string {
 function asking(text: string, hits: readonly CutHit[]): Pick<CutSearch, 'question'> {
   if (hits.length < 2) return {};
   const ways = hits.map((hit) => (hit.where ? `${hit.cut} (${hit.where})` : hit.cut));
-  return { question: `"${text.trim()}" can be ${ways.slice(0, -1).join(', ')} or ${ways.at(-1)}. Which?` };
+  return { question: `"${text.trim()}" can be ${oneOf(ways)}. Which?` };
 }
 
 function onceEach(entries: readonly Entry[]): CutHit[] {

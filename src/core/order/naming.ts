@@ -1,3 +1,4 @@
+import { listed } from '../quantity/listed';
 import { wordsOfPart } from '../shares/unsold';
 import type { ShareFile } from './shareFile';
 
@@ -31,7 +32,7 @@ export function cutName({ share, together }: Pick<ShareFile, 'share' | 'together
   if (together.length === 1) return shareName({ share });
   const names = together.map(({ owner }) => owner.name);
   const whole = partWords({ share: { ...share, sharePct: 100 } });
-  return `${names.slice(0, -1).join(', ')} and ${names.at(-1)}, ${whole}`;
+  return `${listed(names)}, ${whole}`;
 }
 
 /** `hog H112 from Low Tarn` */

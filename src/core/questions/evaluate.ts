@@ -4,6 +4,7 @@ import type { PriceList } from '../charges/priceList';
 import { forecast, forecastOf } from '../forecast/forecast';
 import { divideSides } from '../forecast/onTheBlock';
 import type { Forecast } from '../forecast/types';
+import { listed } from '../quantity/listed';
 import { formatMoney, type Cents } from '../quantity/money';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
 import { ownOf, type Portion } from '../shares/own';
@@ -75,5 +76,5 @@ export function tradeOffSentence(
       : `${formatMoney(Math.abs(money) as Cents, sign)} ${money > 0 ? 'more' : 'less'} on the bill`,
   ].filter((part) => part !== '');
   if (parts.length === 0) return 'the same weight and the same bill';
-  return parts.length === 1 ? parts[0]! : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+  return listed(parts);
 }

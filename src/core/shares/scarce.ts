@@ -1,4 +1,5 @@
 import type { ForecastLine } from '../forecast/types';
+import { listed } from '../quantity/listed';
 import { decisionsAsked, type Situation } from '../sheet/situation';
 import type { Decision, Species } from '../species/types';
 
@@ -27,7 +28,7 @@ export function promisedTwice(species: Species, shares: readonly ExpectedShare[]
       .filter((share) => share.lines.some((line) => line.ownCut === cut && line.pieces !== 0))
       .map((share) => share.owner);
     if (owners.length < 2) return [];
-    const sentence = `${cut}: one to an animal, and ${named(owners)} keep it. Each gets half unless they agree who has it.`;
+    const sentence = `${cut}: one to an animal, and ${listed(owners)} keep it. Each gets half unless they agree who has it.`;
     return [{ cut, owners, sentence }];
   });
 }
@@ -45,7 +46,7 @@ export function offalAskedTwice({ offal }: Species, shares: readonly AskedOffal[
       {
         cut: label,
         owners,
-        sentence: `${label}: ${count} to an animal, and ${named(owners)} ask for it at the kill floor.`,
+        sentence: `${label}: ${count} to an animal, and ${listed(owners)} ask for it at the kill floor.`,
       },
     ];
   });
@@ -81,21 +82,17 @@ export function whoHasOnes(situation: Situation, mine: Keeping, others: readonly
     const isMine = mine.ones.includes(cut);
     if (owners.length === 0) return isMine ? [] : [`${cut}: one to an animal, and nobody keeps it yet.`];
     return isMine
-      ? [`${cut}: one to an animal, kept by ${named(owners)} too. Each gets half unless they agree.`]
-      : [`${cut}: one to an animal, kept by ${named(owners)}.`];
+      ? [`${cut}: one to an animal, kept by ${listed(owners)} too. Each gets half unless they agree.`]
+      : [`${cut}: one to an animal, kept by ${listed(owners)}.`];
   });
   const offal = species.offal.flatMap(({ id, label, perAnimal }) => {
     const owners = others.filter(({ offal }) => offal.includes(id)).map(({ owner }) => owner);
     if (owners.length < perAnimal) return [];
     const count = perAnimal === 1 ? 'one' : String(perAnimal);
     const too = mine.offal.includes(id) ? ' too: they have to agree' : '';
-    return [`${label}: ${count} to an animal, asked for by ${named(owners)}${too}.`];
+    return [`${label}: ${count} to an animal, asked for by ${listed(owners)}${too}.`];
   });
   return [...ones, ...offal];
-}
-
-function named(owners: readonly string[]): string {
-  return owners.length === 1 ? owners[0]! : `${owners.slice(0, -1).join(', ')} and ${owners.at(-1)}`;
 }
 
 /** Cuts that hold a piece an animal has only one of. */

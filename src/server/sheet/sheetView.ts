@@ -7,6 +7,7 @@ import { leadOf } from '@/core/order/together';
 import type { Call } from '@/core/order/work';
 import type { GroundSent } from '@/core/questions/groundOf';
 import { counted } from '@/core/quantity/counted';
+import { listed } from '@/core/quantity/listed';
 import { onesKept, type Keeping } from '@/core/shares/scarce';
 import type { Sheet } from '@/core/sheet/types';
 import { timeIn } from '@/core/time/shopTime';
@@ -100,7 +101,7 @@ async function keepingBesides(house: House, { share, siblings }: ShareFile): Pro
   return files
     .filter((file) => file !== undefined)
     .map((file) => ({
-      owner: file.together.map(({ owner }) => owner.name).join(' and '),
+      owner: listed(file.together.map(({ owner }) => owner.name)),
       ones: onesKept(file.situation.species, planOf(file).expected.lines),
       offal: sheetInForce(file).offal ?? [],
     }));

@@ -4,6 +4,7 @@ import type { OwnCut } from '@/core/setUp/types';
 import { forecast } from '@/core/forecast/forecast';
 import { planOf } from '@/core/order/standing';
 import { sumWeights } from '@/core/quantity/weight';
+import type { WrittenRecipe } from '@/core/species/recipeTypes';
 import { anyOrderOf } from '@/core/tests/anySheet';
 import { hogDocument, TestShop } from '../tests/testShop';
 import type { SaidChange } from './setUp';
@@ -33,6 +34,11 @@ const ROLL: OwnCut = {
   destination: 'roasts',
   charges: ['boning'],
 };
+
+/** Smoked links of a shop's own, of so much of each. */
+function smoked(name: string, parts: WrittenRecipe['parts']): WrittenRecipe {
+  return { id: name.toLowerCase(), name, askedAs: '', fatPct: 20, forms: ['links'], state: 'smoked', parts };
+}
 
 describe('the set-up of a shop', () => {
   it('is changed step by step, each told in words and taken back by itself', async () => {
@@ -102,18 +108,10 @@ describe('the set-up of a shop', () => {
       {
         kind: 'recipe',
         species: 'hog',
-        recipe: {
-          id: 'strong',
-          name: 'Strong',
-          askedAs: '',
-          fatPct: 20,
-          forms: ['links'],
-          state: 'smoked',
-          parts: [
-            { ingredient: 'pork', lb: 100 },
-            { ingredient: 'curing salt', lb: 0.4 },
-          ],
-        },
+        recipe: smoked('Strong', [
+          { ingredient: 'pork', lb: 100 },
+          { ingredient: 'curing salt', lb: 0.4 },
+        ]),
       },
       'parts',
     ],
@@ -122,18 +120,10 @@ describe('the set-up of a shop', () => {
       {
         kind: 'recipe',
         species: 'hog',
-        recipe: {
-          id: 'bare',
-          name: 'Bare',
-          askedAs: '',
-          fatPct: 20,
-          forms: ['links'],
-          state: 'smoked',
-          parts: [
-            { ingredient: 'pork', lb: 100 },
-            { ingredient: 'salt', lb: 2 },
-          ],
-        },
+        recipe: smoked('Bare', [
+          { ingredient: 'pork', lb: 100 },
+          { ingredient: 'salt', lb: 2 },
+        ]),
       },
       'parts',
     ],

@@ -3,7 +3,8 @@
 import { Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import type { BookableSpecies, BookingView } from '@/server/book';
-import { DIVISIONS, divisionNamed, ofSpecies, speciesOfTag, spread, tagsOf, type AnimalDraft } from './call';
+import { ofSpecies, speciesOfTag, spread, tagsOf, type AnimalDraft } from './call';
+import { DIVISIONS, divisionNamed } from './divisions';
 import { HangingSides } from './HangingSides';
 import { ShareTag } from './ShareTag';
 import { Typed } from './Typed';
@@ -113,8 +114,8 @@ export function AnimalCard({ state, view, animal, at }: Props) {
           {problem('shares') !== '' && <p className={styles.wrong}>{problem('shares')}</p>}
           {animal.shares.length > 1 && species.oneOf.length > 0 && (
             <p className={styles.one}>
-              <b>One to an animal:</b> {species.oneOf.join(', ')}. Ask who has each; the sheets say who asked
-              first.
+              <b>One to an animal:</b> {species.oneOf.join(', ')}. Ask who has each; every sheet says who else
+              keeps it.
             </p>
           )}
           {animal.division === 'percent' && (

@@ -10,7 +10,7 @@ import { onDemand } from '../kit/onDemand';
 import { Nothing } from '../kit/States';
 import { Tickets } from '../rail/TicketList';
 import { AnimalCard } from './AnimalCard';
-import { animalsInWords, sumOf } from './call';
+import { animalsInWords, sumOf } from './callSum';
 import { FarmLine } from './FarmLine';
 import { Problems } from './Problems';
 import { RoomPanel } from './RoomPanel';

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { formatMoney } from '@/core/quantity/money';
+import { formatMoney, type Cents } from '@/core/quantity/money';
 import { partName } from '@/core/order/naming';
 import type { BookingView, FoundHousehold, LastTime } from '@/server/book';
 import { act } from '../kit/act';
@@ -189,7 +189,7 @@ function SameAgain({ last }: { last: NonNullable<FoundHousehold['last']> }) {
           {'; '}
           {more === 0
             ? 'the same money today'
-            : `${formatMoney(Math.abs(more) as never, found.sign)} ${more > 0 ? 'more' : 'less'} at today’s prices`}
+            : `${formatMoney(Math.abs(more) as Cents, found.sign)} ${more > 0 ? 'more' : 'less'} at today’s prices`}
           {found.gone.length > 0 && (
             <span className="alarm">
               {' '}

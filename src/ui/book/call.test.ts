@@ -2,20 +2,18 @@ import { catalogue } from '@/core/tests/catalogue';
 import { readOrder } from '@/core/order/readOrder';
 import type { BookableSpecies } from '@/server/book';
 import {
-  animalsInWords,
-  DIVISIONS,
   divided,
-  documentOf,
   emptyCall,
-  lastTimesOf,
   ofSpecies,
   speciesOfTag,
   spread,
-  sumOf,
   tagsOf,
   type AnimalDraft,
   type Call,
 } from './call';
+import { documentOf, lastTimesOf } from './callDocument';
+import { animalsInWords, sumOf } from './callSum';
+import { DIVISIONS } from './divisions';
 
 const shop = { unit: 'lb' as const, tools: ['band-saw'], catalogue };
 const species = catalogue.species.map(

@@ -4,17 +4,9 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { OrderDocument } from '@/core/order/document';
 import type { BookingView, RoomView } from '@/server/book';
 import { useAsk, type Asking } from '../kit/useAsk';
-import {
-  divided,
-  documentOf,
-  emptyAnimal,
-  emptyCall,
-  lastTimesOf,
-  type AnimalDraft,
-  type Call,
-  type Division,
-  type ShareDraft,
-} from './call';
+import { divided, emptyAnimal, emptyCall, type AnimalDraft, type Call, type ShareDraft } from './call';
+import { documentOf, lastTimesOf } from './callDocument';
+import type { Division } from './divisions';
 import { forget, keep, readKept } from './keptCall';
 
 export type CallState = {
@@ -113,7 +105,7 @@ export function useCall(view: BookingView, { killDays, today }: RoomView): CallS
   async function book() {
     setIsFile(false);
     const documents = call.animals.map((animal) => documentOf(call, animal, view.unit));
-    const answer = await ask({ documents, lastTimes: lastTimesOf(call) as never, confirm: true });
+    const answer = await ask({ documents, lastTimes: lastTimesOf(call), confirm: true });
     if (!answer.ok) return;
     startAnew();
     setBooked(`${bookedWords(call.animals.map(({ tag }) => tag.trim()))} Confirmations went out.`);

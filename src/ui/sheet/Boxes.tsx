@@ -14,6 +14,7 @@ import { BillLines } from '../kit/BillLines';
 import { DestinationMark } from '../kit/DestinationMark';
 import { useLatest } from '../kit/useLatest';
 import { WorkingOf } from '../kit/WorkingOf';
+import boxes from './Boxes.module.css';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
@@ -27,7 +28,7 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
   return (
     <>
       <Totals state={state} />
-      <table className={styles.boxTable}>
+      <table className={boxes.boxTable}>
         <thead>
           <tr>
             <th>in the boxes, expected</th>
@@ -70,7 +71,7 @@ function OnesOfAnimal({ state, view }: Pick<Props, 'state' | 'view'>) {
   const told = whoHasOnes(situation, { owner: view.name, ones, offal: sheet.offal ?? [] }, view.others);
   if (told.length === 0) return null;
   return (
-    <section className={styles.ones} aria-label="What the animal has one of">
+    <section className={boxes.ones} aria-label="What the animal has one of">
       {told.map((sentence) => (
         <p key={sentence}>{sentence}</p>
       ))}
@@ -103,10 +104,10 @@ const BoxRow = memo(function BoxRow(props: RowProps) {
     return lineWorking(found, situation.species, situation.unit);
   };
   return (
-    <tr className={isOpen ? styles.openLine : undefined} onClick={() => onOpen(decision)}>
+    <tr className={isOpen ? boxes.openLine : undefined} onClick={() => onOpen(decision)}>
       <td>
         <DestinationMark destination={destination} /> {words}
-        {names !== '' && <div className={styles.namesAlong}>{names}</div>}
+        {names !== '' && <div className={boxes.namesAlong}>{names}</div>}
       </td>
       <td className="num quiet">{size}</td>
       <td className="num">
@@ -128,7 +129,7 @@ function Totals({ state: { now, situation, ground } }: { state: SheetState }) {
   const deposit = bill.due === bill.total ? '' : `, ${formatMoney(bill.due, sign)} after deposit`;
   const [low, high] = [forecast.takeHomeLow, forecast.takeHomeHigh].map((w) => formatWeight(w, 0));
   return (
-    <dl className={styles.totals}>
+    <dl className={boxes.totals}>
       <Total words={`take-home, ${low} to ${high}`} unit={unit}>
         <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, species, unit)}>
           <span className={styles.bigFigure}>{formatWeight(forecast.takeHome, 1)}</span>
@@ -164,7 +165,7 @@ function Total({ words, unit, children }: { words: string; unit: string; childre
 function Charges({ state: { now, ground }, view: { priceList } }: Pick<Props, 'state' | 'view'>) {
   const [open, setOpen] = useState(false);
   return (
-    <details className={styles.charges} onToggle={(event) => setOpen(event.currentTarget.open)}>
+    <details className={boxes.charges} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary>Charges, line by line</summary>
       {open && (
         <>

@@ -3,6 +3,7 @@ import type { ListInHand, PricesView } from '@/server/shop';
 import { Note } from '../kit/Note';
 import { useAsk } from '../kit/useAsk';
 import styles from './PricesScreen.module.css';
+import { Steps } from './Steps';
 
 /** What was changed in a list in hand, the newest first, each step with its way back; and whom the list meets. */
 export function PriceHistory({
@@ -24,26 +25,11 @@ export function PriceHistory({
           <h2>Changed</h2>
           <Note failure={back.refusal ?? away.refusal} />
           {inHand.history.length === 0 && <p className="quiet">Nothing yet: type another rate.</p>}
-          <ol>
-            {inHand.history.map((step) => (
-              <li key={step.id} className={step.takenBack ? styles.takenBack : undefined}>
-                <span className="quiet">{step.at.slice(5)}</span> <b>{step.words}</b>
-                <br />
-                {step.who}{' '}
-                {step.takenBack ? (
-                  'taken back'
-                ) : (
-                  <button
-                    type="button"
-                    className="link"
-                    onClick={() => void back.ask({ draftId: inHand.id, changeId: step.id })}
-                  >
-                    back
-                  </button>
-                )}
-              </li>
-            ))}
-          </ol>
+          <Steps
+            steps={inHand.history}
+            busy={back.busy}
+            onBack={(changeId) => void back.ask({ draftId: inHand.id, changeId })}
+          />
         </>
       )}
       <h2>Whom it meets</h2>

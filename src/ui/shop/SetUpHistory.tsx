@@ -4,6 +4,7 @@ import { useAsk } from '../kit/useAsk';
 import { Note } from '../kit/Note';
 import type { SetUpView } from '@/server/shop';
 import styles from './PricesScreen.module.css';
+import { Steps } from './Steps';
 
 type Props = { view: SetUpView };
 
@@ -19,27 +20,11 @@ export function SetUpHistory({ view }: Props) {
           Nothing yet: the shop works as Fractum comes. Every step will stand here, with its way back.
         </p>
       )}
-      <ol>
-        {view.history.map((step) => (
-          <li key={step.number} className={step.takenBack ? styles.takenBack : undefined}>
-            <span className="quiet">{step.at}</span> <b>{step.words}</b>
-            <br />
-            {step.actorName}{' '}
-            {step.takenBack ? (
-              'taken back'
-            ) : (
-              <button
-                type="button"
-                className="link"
-                disabled={back.busy}
-                onClick={() => void back.ask({ change: { kind: 'back', step: step.number } })}
-              >
-                back
-              </button>
-            )}
-          </li>
-        ))}
-      </ol>
+      <Steps
+        steps={view.history.map(({ number: id, actorName: who, ...step }) => ({ id, who, ...step }))}
+        busy={back.busy}
+        onBack={(step) => void back.ask({ change: { kind: 'back', step } })}
+      />
       <h2>Whom it meets</h2>
       <p>
         New sheets obey at once. A sheet that was begun keeps what held then; its ticket says which step that

@@ -1,6 +1,6 @@
 'use client';
 
-import { isDay } from '@/core/time/shopTime';
+import { isDay, type Day } from '@/core/time/shopTime';
 import type { HouseRules } from '@/core/shop/houseRules';
 import type { SetUpState } from './useSetUp';
 import { numberOf, numberProblem, ValueField } from './ValueField';
@@ -93,7 +93,7 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
         width: 'words',
         read: ({ holidays }) => holidays.join(' '),
         problem: (text) => (datesOf(text).find((each) => !isDay(each)) ? 'dates such as 2026-12-25' : ''),
-        change: (text) => ({ holidays: datesOf(text) as never }),
+        change: (text) => ({ holidays: datesOf(text) as Day[] }),
       },
     ],
   },
