@@ -42,10 +42,17 @@ function runsOf(text: string, fonts: readonly PDFFont[]): Run[] {
   return runs;
 }
 
-/** Writes down a page from the top, opening a new page when one is full. */
+/** Between columns, points. */
+const GUTTER = 20;
+
+/** Writes down a page from the top, column by column, opening a new page when one is full. */
 export class Writer {
   private page: PDFPage;
   private y: number;
+  /** Where the columns begin on this page. */
+  private top: number;
+  private column = 0;
+  private columnCount = 1;
 
   constructor(
     private readonly pdf: PDFDocument,
@@ -53,13 +60,34 @@ export class Writer {
   ) {
     this.page = pdf.addPage([PAGE.width, PAGE.height]);
     this.y = PAGE.height - PAGE.margin;
+    this.top = this.y;
   }
 
-  /** Makes room for `height` points, on a new page if need be. */
+  /** From here on in so many columns, each filled before the next. */
+  columns(count: number): void {
+    this.columnCount = count;
+    this.column = 0;
+    this.top = this.y;
+  }
+
+  private get width(): number {
+    return (PAGE.width - 2 * PAGE.margin - GUTTER * (this.columnCount - 1)) / this.columnCount;
+  }
+
+  private get left(): number {
+    return PAGE.margin + this.column * (this.width + GUTTER);
+  }
+
+  /** Makes room for `height` points, in the next column or on a new page if need be. */
   room(height: number): void {
     if (this.y - height > PAGE.margin) return;
-    this.page = this.pdf.addPage([PAGE.width, PAGE.height]);
-    this.y = PAGE.height - PAGE.margin;
+    if (this.column + 1 < this.columnCount) this.column += 1;
+    else {
+      this.page = this.pdf.addPage([PAGE.width, PAGE.height]);
+      this.column = 0;
+      this.top = PAGE.height - PAGE.margin;
+    }
+    this.y = this.top;
   }
 
   down(height: number): void {
@@ -78,8 +106,12 @@ export class Writer {
     return runs.reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0);
   }
 
-  text(words: string, style: { size?: number; bold?: boolean; quiet?: boolean; x?: number } = {}): void {
-    const { size = 10, bold = false, quiet = false, x = PAGE.margin } = style;
+  /** @param style - `x` on the page, or `indent` from the left of the column */
+  text(
+    words: string,
+    style: { size?: number; bold?: boolean; quiet?: boolean; x?: number; indent?: number } = {},
+  ): void {
+    const { size = 10, bold = false, quiet = false, indent = 0, x = this.left + indent } = style;
     this.draw(runsOf(words, bold ? this.fonts.bold : this.fonts.plain), x, size, quiet ? QUIET : INK);
   }
 
@@ -90,10 +122,10 @@ export class Writer {
     this.draw(runs, x - this.widthOf(runs, size), size, INK);
   }
 
-  /** A text folded to the width of the page. */
-  paragraph(words: string, style: { size?: number; quiet?: boolean; x?: number } = {}): void {
-    const { size = 10, x = PAGE.margin } = style;
-    const width = PAGE.width - PAGE.margin - x;
+  /** A text folded to the width of the column. */
+  paragraph(words: string, style: { size?: number; quiet?: boolean; indent?: number } = {}): void {
+    const { size = 10, indent = 0 } = style;
+    const width = this.width - indent;
     let line = '';
     const flush = () => {
       this.room(size * 1.4);
@@ -122,17 +154,30 @@ export class Writer {
   rule(): void {
     const y = this.y;
     this.page.drawLine({
-      start: { x: PAGE.margin, y },
-      end: { x: PAGE.width - PAGE.margin, y },
+      start: { x: this.left, y },
+      end: { x: this.left + this.width, y },
       color: QUIET,
       thickness: 0.5,
     });
   }
 
-  /** An empty box to tick. */
-  square(x: number, size: number): void {
+  /** A word with a line behind it to write on, both over so much of the column. */
+  asked(word: string, indent = 0, width = this.width - indent): void {
+    const x = this.left + indent;
+    const runs = runsOf(`${word} `, this.fonts.bold);
+    this.draw(runs, x, 10, INK);
+    this.page.drawLine({
+      start: { x: x + this.widthOf(runs, 10), y: this.y - 2 },
+      end: { x: x + width, y: this.y - 2 },
+      color: QUIET,
+      thickness: 0.5,
+    });
+  }
+
+  /** An empty box to tick, at the left of the column. */
+  square(size: number): void {
     this.page.drawRectangle({
-      x,
+      x: this.left,
       y: this.y - 1,
       width: size,
       height: size,

@@ -26,6 +26,7 @@ export {
 } from './orders';
 export {
   addContact,
+  latestPeople,
   mergePeople,
   peopleHolding,
   peopleNamed,

@@ -43,6 +43,18 @@ export async function peopleHolding(db: Database, letters: string, limit: number
     .select(...OF_A_PERSON);
 }
 
+/** Who had a share booked last, the latest first. */
+export async function latestPeople(db: Database, limit: number): Promise<Person[]> {
+  return db('people')
+    .join('shares', 'shares.ownerId', 'people.id')
+    .whereNull('people.mergedInto')
+    .where('shares.cancelled', 0)
+    .groupBy('people.id')
+    .orderByRaw('max(shares.number) DESC')
+    .limit(limit)
+    .select(OF_A_PERSON.map((column) => `people.${column}`));
+}
+
 /** Fewer digits are in every number. */
 const LEAST_DIGITS = 3;
 

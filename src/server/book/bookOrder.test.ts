@@ -136,6 +136,11 @@ describe('two that are the same', () => {
     expect((await shop.get('householdsView', { words: 'birch' })).map(({ id }) => id)).toEqual([keepId]);
     const [third] = await hog('H3', 'Anne Birch');
     expect(third!.share.owner.id).not.toBe(doubleId);
+    const latest = await shop.get('householdsView', { words: '' });
+    expect(latest.map(({ name, last }) => [name, last?.words.split(',')[0]])).toEqual([
+      [third!.share.owner.name, 'whole of hog H3'],
+      ['Ann Birch', 'whole of hog H2'],
+    ]);
   });
 });
 

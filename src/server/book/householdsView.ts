@@ -2,7 +2,8 @@ import Joi from 'joi';
 import type { Person, PersonId, ShareId } from '@/core/order/animal';
 import { success } from '@/core/quantity/result';
 import { dayWords } from '@/core/time/shopTime';
-import { bookedWith, animalIdsOf, lastSharesOf, peopleHolding } from '@/data/book';
+import { bookedWith, animalIdsOf, lastSharesOf, latestPeople, peopleHolding } from '@/data/book';
+import type { Database } from '@/data/database';
 import { findShares, stageRowsOf } from '@/data/rail';
 import { defineUseCase, OFFICE } from '../house/useCase';
 
@@ -13,21 +14,17 @@ export type FoundHousehold = Pick<Person, 'id' | 'name' | 'phone' | 'email'> & {
 
 /** More than these nobody reads while somebody is on the line. */
 const MOST_FOUND = 6;
+/** Of those who were here last, where nothing is typed. */
+const MOST_LATEST = 12;
 
-/** People by any letters of their name, digits of their telephone, tag or farm of what they had. */
+/** People by any letters of their name, digits of their telephone, tag or farm of what they had; none: the latest. */
 export const householdsView = defineUseCase<{ words: string }, readonly FoundHousehold[]>({
   name: 'householdsView',
   roles: OFFICE,
   writes: false,
-  input: Joi.object({ words: Joi.string().trim().min(1).max(80).required() }),
+  input: Joi.object({ words: Joi.string().trim().max(80).allow('').required() }),
   run: async ({ db }, { words }) => {
-    const held = await peopleHolding(db, words, MOST_FOUND);
-    const rows = held.length < MOST_FOUND ? await findShares(db, words, MOST_FOUND) : [];
-    const shareIds = rows.map((row) => row.shareId);
-    const booked = await bookedWith(db, await animalIdsOf(db, shareIds));
-    const byShares = booked.shares.filter((share) => shareIds.includes(share.id)).map((share) => share.owner);
-    const people = new Map<PersonId, Person>([...held, ...byShares].map((person) => [person.id, person]));
-    const found = [...people.values()].slice(0, MOST_FOUND);
+    const found = words === '' ? await latestPeople(db, MOST_LATEST) : await peopleBy(db, words);
     const last = await lastSharesOf(
       db,
       found.map(({ id }) => id),
@@ -50,3 +47,13 @@ export const householdsView = defineUseCase<{ words: string }, readonly FoundHou
     );
   },
 });
+
+async function peopleBy(db: Database, words: string): Promise<Person[]> {
+  const held = await peopleHolding(db, words, MOST_FOUND);
+  const rows = held.length < MOST_FOUND ? await findShares(db, words, MOST_FOUND) : [];
+  const shareIds = rows.map((row) => row.shareId);
+  const booked = await bookedWith(db, await animalIdsOf(db, shareIds));
+  const byShares = booked.shares.filter((share) => shareIds.includes(share.id)).map((share) => share.owner);
+  const people = new Map<PersonId, Person>([...held, ...byShares].map((person) => [person.id, person]));
+  return [...people.values()].slice(0, MOST_FOUND);
+}

@@ -53,7 +53,7 @@ export function PlacesScreen({ view: first }: { view: SetUpView }) {
                 </td>
               </tr>
               <tr>
-                <td>Number of the inspected establishment</td>
+                <td className={styles.named}>Number of the inspected establishment</td>
                 <td>
                   <ValueField
                     label="Establishment number"
@@ -109,10 +109,11 @@ export function PlacesScreen({ view: first }: { view: SetUpView }) {
                     <tbody key={kind}>
                       <tr className={styles.part}>
                         <th>{word}</th>
-                        <th className="num">
-                          {kind === 'rail' || kind === 'freezer' ? roomOf(places, kind) : ''}
+                        <th colSpan={3}>
+                          {kind === 'rail' || kind === 'freezer'
+                            ? `${roomOf(places, kind)} ${size} in all`
+                            : ''}
                         </th>
-                        <th colSpan={2}>{kind === 'rail' || kind === 'freezer' ? `${size} in all` : ''}</th>
                       </tr>
                       {places
                         .filter((place) => place.kind === kind)

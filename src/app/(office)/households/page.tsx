@@ -2,6 +2,5 @@ import { askForPage } from '@/app/door';
 import { FindHousehold } from '@/ui/book/FindHousehold';
 
 export default async function HouseholdsPage() {
-  await askForPage('bookingView', {});
-  return <FindHousehold />;
+  return <FindHousehold latest={await askForPage('householdsView', { words: '' })} />;
 }
