@@ -57,6 +57,16 @@ describe('booking', () => {
     expect(await shop.db('shares')).toHaveLength(2);
   });
 
+  it('tells whoever can be told, and names whom it cannot', async () => {
+    const tagged = (tag: string, shares = hogDocument().shares) =>
+      hogDocument({ animal: { ...hogDocument().animal, tag }, shares });
+    const documents = [tagged('H1', example.shares), tagged('H2'), tagged('H3')];
+    const booked = await shop.get('bookAnimals', { clientId: randomUUID(), documents, confirm: true });
+    expect(booked).toMatchObject({ untold: ['Ottilie Brandreth', 'Corwin Aske'] });
+    const told = (await shop.get('messagesView', {})).map(({ recipient }) => recipient);
+    expect(told.sort()).toEqual(['555 0161', '555 0162', 'denzil.karr@example.org']);
+  });
+
   it('a tag that hangs already is refused', async () => {
     await shop.book();
     const again = await shop.ask('bookOrder', { clientId: randomUUID(), document: hogDocument() });

@@ -56,7 +56,12 @@ export const bookAnimals = defineUseCase<
     /** Whether everybody is told. */
     confirm?: boolean;
   },
-  { animalIds: readonly AnimalId[]; shareIds: readonly ShareId[] }
+  {
+    animalIds: readonly AnimalId[];
+    shareIds: readonly ShareId[];
+    /** Who was to be told and can be reached by nothing the shop knows. */
+    untold: readonly string[];
+  }
 >({
   name: 'bookAnimals',
   roles: OFFICE,
@@ -86,8 +91,8 @@ export const bookAnimals = defineUseCase<
       animalIds.push(written.animalId);
       shareIds.push(...written.shareIds);
     }
-    if (confirm) await confirmBookings(house, shareIds);
-    return success({ animalIds, shareIds });
+    const untold = confirm ? await confirmBookings(house, shareIds) : [];
+    return success({ animalIds, shareIds, untold });
   },
 });
 

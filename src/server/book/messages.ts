@@ -12,13 +12,19 @@ import { readShop } from '@/data/setUp';
 import { defineShareView } from '../house/shareView';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
-/** Tells everybody who is called about these shares that they are booked: by text, by mail, by both where both are known. */
-export async function confirmBookings(house: House, shareIds: readonly ShareId[]): Promise<void> {
+/**
+ * Tells everybody who is called about these shares that they are booked: by text, by mail, by both where both are known.
+ *
+ * @returns the names of those who can be told by neither
+ */
+export async function confirmBookings(house: House, shareIds: readonly ShareId[]): Promise<string[]> {
   const files = await readShareFiles(house.db, house.setUps, shareIds);
   await writeMessages(
     house.db,
     files.flatMap((file) => messagesOf(house, file)),
   );
+  const untold = files.map(({ share }) => share.contact).filter(({ phone, email }) => !phone && !email);
+  return [...new Set(untold.map(({ name }) => name))];
 }
 
 function messagesOf({ now, actor }: House, file: ShareFile): Message[] {

@@ -36,6 +36,8 @@ export type SheetView = GroundSent & {
   /** Whom to call about this share. */
   readonly contact: { readonly name: string; readonly phone: string | null };
   readonly calls: readonly NotedCall[];
+  /** Whose the bill is, where several pay each their part of what is cut as one. */
+  readonly billOf: string | null;
   /** The other households of the animal, by what they keep of what it has few of. */
   readonly others: readonly Keeping[];
   /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
@@ -86,6 +88,7 @@ export const sheetView = defineShareView<SheetView>({
       priceList: file.priceList,
       bill: { animal, hot, headSplit, deposit },
       together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
+      billOf: file.together.length > 1 ? `${file.share.owner.name}, ${file.share.sharePct} %` : null,
       others: await keepingBesides(house, file),
       actorId: house.actor.id,
     };

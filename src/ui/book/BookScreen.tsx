@@ -53,7 +53,6 @@ export function BookScreen({ booked: first, room: firstRoom, view }: Props) {
               <AnimalCard key={animal.key} state={state} view={view} animal={animal} at={at} />
             ))}
           </div>
-          <Problems failure={refusal} />
         </div>
         <aside>
           <RoomPanel call={call} room={room} view={view} onKillDay={(killDate) => state.set({ killDate })} />
@@ -67,6 +66,7 @@ export function BookScreen({ booked: first, room: firstRoom, view }: Props) {
         </aside>
       </div>
       <footer className={styles.foot}>
+        <Problems failure={refusal} />
         <span>
           <b>{sum.shares}</b> {sum.shares === 1 ? 'share' : 'shares'} = <b>{sum.sold}</b> sold
           {sum.unsold > 0 && (

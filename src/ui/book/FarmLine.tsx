@@ -28,6 +28,7 @@ export function FarmLine({ state, view, room }: Props) {
         problem={problem('farm.name')}
         width="220px"
         autoFocus
+        byName
         onChange={(name) => set({ farm: { ...call.farm, name } })}
         onTake={(found) => set({ farm: { name: found.name, phone: found.phone ?? '' } })}
       />

@@ -16,17 +16,20 @@ type Props = {
   problem?: string;
   width?: string;
   autoFocus?: boolean;
+  /** Whose name or number it is, not who had something of theirs: a farm; the list is away once the name is whole. */
+  byName?: boolean;
   onChange: (name: string) => void;
   /** Somebody the shop knows. */
   onTake: (found: FoundHousehold) => void;
 };
 
 /** A name: any letters of it, of a number, a tag or a farm find who the shop knows; Enter takes the marked one, Tab keeps what is typed. */
-export function PersonField({ onTake, onChange, value, ...field }: Props) {
+export function PersonField({ onTake, onChange, value, byName = false, ...field }: Props) {
   const listId = useId();
   const [open, setOpen] = useState(false);
   const [marked, setMarked] = useState(0);
-  const found = useHouseholds(open ? value : '');
+  const all = useHouseholds(open ? value : '');
+  const found = byName ? all.filter((one) => isNamed(one, value) && !isCalled(one, value)) : all;
   const take = (one: FoundHousehold) => {
     onTake(one);
     setOpen(false);
@@ -75,8 +78,12 @@ export function PersonField({ onTake, onChange, value, ...field }: Props) {
               }}
             >
               <b>{one.name}</b> <span className="quiet">{one.phone}</span>
-              <br />
-              <span className="quiet">{one.last?.words ?? 'nothing yet'}</span>
+              {!byName && (
+                <>
+                  <br />
+                  <span className="quiet">{one.last?.words ?? 'nothing yet'}</span>
+                </>
+              )}
               {at === marked && isMeant(one, value) && <kbd>Enter</kbd>}
             </li>
           ))}
@@ -86,13 +93,22 @@ export function PersonField({ onTake, onChange, value, ...field }: Props) {
   );
 }
 
-/** Whole names of other people may hold the same letters: only a beginning of a word, or digits, is taken by Enter. */
-function isMeant({ name, phone }: FoundHousehold, typed: string): boolean {
+function isCalled({ name }: FoundHousehold, typed: string): boolean {
+  return name.toLowerCase() === typed.trim().toLowerCase();
+}
+
+/** Whether the name or the number of somebody is what is typed: a beginning of a word, or digits. */
+function isNamed({ name, phone }: FoundHousehold, typed: string): boolean {
   const said = typed.trim().toLowerCase();
   if (said === '') return false;
   const digits = said.replace(/\D/g, '');
   const isNumber = digits.length > 2 && (phone ?? '').replace(/\D/g, '').includes(digits);
-  return isNumber || ` ${name.toLowerCase()}`.includes(` ${said}`) || !/^[a-z]+$/i.test(said);
+  return isNumber || ` ${name.toLowerCase()}`.includes(` ${said}`);
+}
+
+/** Whole names of other people may hold the same letters: Enter takes who is named, or had the tag that is typed. */
+function isMeant(one: FoundHousehold, typed: string): boolean {
+  return isNamed(one, typed) || /[^a-z]/i.test(typed.trim());
 }
 
 function useHouseholds(words: string): readonly FoundHousehold[] {

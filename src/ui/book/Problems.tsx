@@ -1,4 +1,5 @@
 import type { Failure } from '@/core/quantity/result';
+import { isUnanswered } from '../kit/act';
 import styles from './BookScreen.module.css';
 
 /** What is wrong, with the place in the call or the file; each sentence once. */
@@ -8,11 +9,13 @@ export function Problems({ failure }: { failure: Failure<string> | null }) {
   const once = said.filter(({ message }, at) => said.findIndex((each) => each.message === message) === at);
   return (
     <div role="alert" className={styles.problems}>
-      <b>Nothing was booked. {said.length > 1 ? `${said.length} things to mend:` : ''}</b>
+      {!isUnanswered(failure.reason) && (
+        <b>Nothing was booked. {said.length > 1 ? `${said.length} things to mend:` : ''}</b>
+      )}
       <ul>
         {once.map(({ field, message }) => (
           <li key={`${field} ${message}`}>
-            {field !== '' && <code>{placeOf(field)}</code>} {message}
+            {field !== '' && <b>{placeOf(field)}:</b>} {message}
           </li>
         ))}
       </ul>
@@ -20,9 +23,11 @@ export function Problems({ failure }: { failure: Failure<string> | null }) {
   );
 }
 
-/** `documents.1.animal.tag` is the tag of the second animal; where there is one animal it is said without. */
+/** `documents.1.shares.0.deposit` is the deposit of the first household of the second animal. */
 function placeOf(field: string): string {
   return field
     .replace(/^documents\.0\./, '')
-    .replace(/^documents\.(\d+)\./, (_, at) => `animal ${Number(at) + 1}, `);
+    .replace(/^documents\.(\d+)\./, (_, at) => `animal ${Number(at) + 1}, `)
+    .replace(/shares\.(\d+)\./, (_, at) => `household ${Number(at) + 1}, `)
+    .replaceAll('.', ' ');
 }

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { OrderDocument } from '@/core/order/document';
+import { listed } from '@/core/quantity/listed';
 import type { BookingView, RoomView } from '@/server/book';
 import { useAsk, type Asking } from '../kit/useAsk';
 import { divided, emptyAnimal, emptyCall, type AnimalDraft, type Call, type ShareDraft } from './call';
@@ -32,6 +33,12 @@ export type CallState = {
 
 function bookedWords(tags: readonly string[]): string {
   return `${tags.join(', ')} ${tags.length === 1 ? 'is' : 'are'} booked.`;
+}
+
+function toldWords(untold: readonly string[]): string {
+  return untold.length === 0
+    ? 'Confirmations went out.'
+    : `No confirmation for ${listed(untold)}: no telephone, no mail.`;
 }
 
 /** The hand goes to the first field that something is wrong with, once it is marked. */
@@ -108,7 +115,7 @@ export function useCall(view: BookingView, { killDays, today }: RoomView): CallS
     const answer = await ask({ documents, lastTimes: lastTimesOf(call), confirm: true });
     if (!answer.ok) return;
     startAnew();
-    setBooked(`${bookedWords(call.animals.map(({ tag }) => tag.trim()))} Confirmations went out.`);
+    setBooked(`${bookedWords(call.animals.map(({ tag }) => tag.trim()))} ${toldWords(answer.value.untold)}`);
     requestAnimationFrame(() => document.getElementById('farm_name')?.focus());
   }
   async function bookDocuments(documents: readonly unknown[]): Promise<boolean> {

@@ -27,7 +27,7 @@ export function Boxes({ state, view, openDecision, onOpen }: Props) {
   const latest = useLatest(state);
   return (
     <>
-      <Totals state={state} />
+      <Totals state={state} view={view} />
       <table className={boxes.boxTable}>
         <thead>
           <tr>
@@ -122,7 +122,7 @@ const BoxRow = memo(function BoxRow(props: RowProps) {
 });
 
 /** The four figures people ask for, always in view. */
-function Totals({ state: { now, situation, ground } }: { state: SheetState }) {
+function Totals({ state: { now, situation, ground }, view: { billOf } }: Pick<Props, 'state' | 'view'>) {
   const { forecast, bill } = now;
   const { species, unit } = situation;
   const { sign } = ground.priceList;
@@ -141,7 +141,7 @@ function Totals({ state: { now, situation, ground } }: { state: SheetState }) {
       <Total words="freezer" unit="cu ft">
         <span className={styles.bigFigure}>{forecast.freezerCuFt.toFixed(1)}</span>
       </Total>
-      <Total words={`estimate${deposit}`} unit="">
+      <Total words={`estimate${billOf ? ` of ${billOf}` : ''}${deposit}`} unit="">
         <span className={styles.bigFigure}>{formatMoney(bill.total, sign)}</span>
       </Total>
     </dl>
