@@ -25,8 +25,8 @@ export function isSecure(request: Request): boolean {
 export type Body =
   { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly response: Response };
 
-/** A sheet with every zone in several forms is a few kilobytes; a quarter of a megabyte is a mistake. */
-const LONGEST_BODY = 250_000;
+/** A whole species as a file is a third of this; anything longer is a mistake. */
+const LONGEST_BODY = 1_000_000;
 
 function refused(reason: Refusal['reason'], message: string, status: number): Body {
   return { ok: false, response: Response.json({ ok: false, reason, message }, { status }) };

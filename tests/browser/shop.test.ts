@@ -1,6 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { By, Key } from 'selenium-webdriver';
+import { speciesIn } from '@/core/catalogue/catalogue';
+import { writeAtlas } from '@/core/formats/atlasCsv';
+import { writeSpeciesFile } from '@/core/setUp/speciesFile';
+import type { Atom } from '@/core/species/types';
+import { readCatalogue } from '@/data/catalogue';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 
@@ -103,6 +108,50 @@ describe('the owner and the prices', () => {
     await maren.click('In force from 2099-01-04');
     await maren.sees('0 shares booked; coming');
     await maren.sees('Another list from this one');
+  });
+});
+
+describe('the owner and a species of her own', () => {
+  const drop = async (name: string, text: string) => {
+    const path = join(demo.data, name);
+    writeFileSync(path, text);
+    await (await maren.find('.ant-upload input[type="file"]')).sendKeys(path);
+  };
+
+  it('saves one that is near it, changes it, is told what is wrong, and takes it', async () => {
+    await maren.open('/shop/catalogue');
+    await maren.click('Files');
+    const lamb = writeSpeciesFile(speciesIn(readCatalogue(), 'lamb'));
+    expect(lamb).toContain((await maren.fetched('/api/species/lamb?as=json')).start);
+    const deer = lamb.replace('"id": "lamb"', '"id": "deer"').replace('"name": "Lamb"', '"name": "Deer"');
+    await drop('deer.json', deer.replace('"sideWord"', '"sidewards"'));
+    await maren.sees('Side word is missing');
+    await drop('deer.json', deer);
+    await maren.sees('The house sheet gives of a side of 30 lb');
+    await maren.click('Take it');
+    await maren.sees('a new species: deer');
+    await maren.open('/blank/deer');
+    await maren.sees('Neck slices');
+  });
+
+  it('gives the pieces of a species other shares, beside what they were', async () => {
+    await maren.open('/shop/catalogue');
+    await maren.click('Files');
+    const { atoms } = speciesIn(readCatalogue(), 'hog').atlas;
+    const heavier = (by: number) => (atom: Atom) =>
+      atom.id === 'ham-knuckle'
+        ? { ...atom, sharePct: atom.sharePct + 0.5 }
+        : atom.id === 'ham-inside'
+          ? { ...atom, sharePct: atom.sharePct - by }
+          : atom;
+    await drop('pieces.csv', writeAtlas(atoms.map(heavier(0))));
+    await maren.sees('shares add up to 100.5 %');
+    await drop('pieces.csv', writeAtlas(atoms.map(heavier(0.5))));
+    await maren.sees('The house sheet gives otherwise of a side of 91 lb');
+    await maren.click('Take it');
+    await maren.sees('hog: pieces by a table of the shop’s own');
+    await maren.click('back');
+    await maren.until('the step to be taken back', async () => /taken back/.test(await maren.text()));
   });
 });
 

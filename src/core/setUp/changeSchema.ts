@@ -44,11 +44,16 @@ const ownCut = Joi.object<OwnCut>({
 
 const reason = words.max(200).required();
 const species = id.required();
+/** The largest species that ships is a third of this. */
+export const LONGEST_FILE = 900_000;
+const fileText = Joi.string().max(LONGEST_FILE).required();
 
 /** What an owner may ask to change; item numbers are given by the house. */
 const SHAPES: Readonly<Record<SetUpChange['kind'], Joi.SchemaMap>> = {
   rules: { rules: Joi.object(houseRuleFields).min(1).required() },
   'species-rules': { species, rules: speciesRules.required() },
+  atlas: { species, text: fileText },
+  species: { text: fileText },
   break: { species, break: id.required(), place: id.required() },
   house: {
     species,

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue/catalogue';
 import { PLACE_KINDS } from './places';
 import { setUpAfter, withChange } from './setUp';
+import { withOwnSpecies } from './shopSpecies';
 import type { SetUp, SetUpChange, SetUpStep, ShopFacts, SpeciesRules } from './types';
 import type { HouseRules } from '../shop/houseRules';
 import type { Decision, Species } from '../species/types';
@@ -48,7 +49,8 @@ type Read = { readonly before: SetUp; readonly shipped: Catalogue };
  * @param before - the set-up that it was made to
  */
 export function changeWords(change: SetUpChange, { before, shipped }: Read): string {
-  const species = 'species' in change ? shipped.species.find(({ id }) => id === change.species) : undefined;
+  const { species: known } = withOwnSpecies(shipped, before);
+  const species = 'species' in change ? known.find(({ id }) => id === change.species) : undefined;
   const own = 'species' in change ? before.species[change.species] : undefined;
   const optionWords = (decision: Decision | undefined, id: string) =>
     decision?.options.find((option) => option.id === id)?.label.toLowerCase() ??
@@ -109,6 +111,12 @@ export function changeWords(change: SetUpChange, { before, shipped }: Read): str
       return `${of}recipe ${change.recipe.name}`;
     case 'offer-recipe':
       return `${of}${[...(own?.recipes ?? []), ...(species?.recipes ?? [])].find(({ id }) => id === change.id)?.name ?? change.id} ${change.offered ? 'made again' : 'not made'}`;
+    case 'atlas':
+      return `${of}pieces by a table of the shop’s own`;
+    case 'species': {
+      const isNew = !before.ownSpecies.some(({ id }) => id === change.own.id);
+      return `${isNew ? 'a new species' : 'described anew'}: ${change.own.name.toLowerCase()}`;
+    }
     case 'shop':
       return Object.entries(change.shop)
         .map(([key, value]) =>

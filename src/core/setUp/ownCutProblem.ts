@@ -5,9 +5,9 @@ import { odditiesOf } from '../forecast/oddities';
 import { failure, type Failure } from '../quantity/result';
 import { weight } from '../quantity/weight';
 import { formOf, houseSheet, withAnswer } from '../sheet/houseSheet';
-import type { Situation } from '../sheet/situation';
 import type { Species } from '../species/types';
 import { longest, piecesAt, SIZE_OF_SHAPE } from './ownCut';
+import { TRIED_SIDES, triedSituation } from './speciesTrial';
 import { takenBy } from './takenBy';
 import type { OwnCut } from './types';
 
@@ -64,20 +64,11 @@ export function ownCutProblem(cut: OwnCut, { before, shipped, catalogue }: CutGr
   return undefined;
 }
 
-/** Sides that a cut is tried on, times the reference side. */
-const TRIED = [0.75, 1, 1.3];
-
 /** Tries a cut on house sheets: it must give something, and nothing may be made, lost or laughed at. */
 export function trialProblem(species: Species, cut: OwnCut): Refused | undefined {
   const decision = species.decisions.find(({ id }) => id === cut.decision)!;
-  const situation: Situation = {
-    species,
-    unit: 'lb',
-    sides: 1,
-    addOns: species.atlas.addOns.map(({ atom }) => atom.id),
-    tools: ['band-saw'],
-  };
-  for (const times of TRIED) {
+  const situation = triedSituation(species);
+  for (const times of TRIED_SIDES) {
     const side = weight(species.atlas.reference.sideLb * times);
     const sheet = withAnswer(houseSheet(situation), decision.id, {
       forms: [formOf(decision, cut.id, situation)],

@@ -25,7 +25,15 @@ export function standing(steps: readonly SetUpStep[]): SetUpStep[] {
  * @param base - the rules that the shop began with
  */
 export function setUpAfter(base: HouseRules, steps: readonly SetUpStep[]): SetUp {
-  const nothing: SetUp = { number: 0, catalogueNumber: 0, rules: base, species: {}, items: {}, places: [] };
+  const nothing: SetUp = {
+    number: 0,
+    catalogueNumber: 0,
+    rules: base,
+    species: {},
+    items: {},
+    places: [],
+    ownSpecies: [],
+  };
   const made = standing(steps).reduce((setUp, { change }) => withChange(setUp, change), nothing);
   const byNumber = new Map(steps.map((step) => [step.number, step.change]));
   const ofCatalogue = steps.filter(({ change }) => {
@@ -47,8 +55,9 @@ function lastOfRules(steps: readonly SetUpStep[]): SetUpStep | undefined {
 }
 
 function withItems(items: SetUp['items'], change: SetUpChange): SetUp['items'] {
-  if (change.kind !== 'own-cut' && change.kind !== 'recipe') return items;
-  return { ...items, [change.species]: { ...items[change.species], ...change.items } };
+  if (!('items' in change)) return items;
+  const id = change.kind === 'species' ? change.own.id : change.species;
+  return { ...items, [id]: { ...items[id], ...change.items } };
 }
 
 /** The set-up with one change made. */
@@ -60,6 +69,8 @@ export function withChange(setUp: SetUp, change: SetUpChange): SetUp {
       return { ...setUp, places: replaced(setUp.places, change.place) };
     case 'without-place':
       return { ...setUp, places: setUp.places.filter(({ id }) => id !== change.id) };
+    case 'species':
+      return { ...withItemsOf(setUp, change), ownSpecies: replaced(setUp.ownSpecies, change.own) };
     case 'shop':
     case 'back':
       return setUp;
@@ -82,6 +93,8 @@ function ofSpecies(own: SpeciesSetUp, change: SpeciesChange): SpeciesSetUp {
   switch (change.kind) {
     case 'species-rules':
       return { ...own, rules: { ...own.rules, ...change.rules } };
+    case 'atlas':
+      return { ...own, atoms: change.atoms };
     case 'break':
       return { ...own, breaks: { ...own.breaks, [change.break]: change.place } };
     case 'house':

@@ -1,13 +1,17 @@
 import type { Catalogue } from '../catalogue/catalogue';
+import { atlasProblems } from '../formats/atlasCsv';
+import { counted } from '../quantity/counted';
+import { listed } from '../quantity/listed';
 import { failure, type Failure } from '../quantity/result';
 import { weight } from '../quantity/weight';
 import { paramProblem } from '../sheet/params';
 import { cutNames } from '../species/cutNames';
 import { speciesProblems } from '../species/speciesProblems';
-import type { Ingredient, ParamSpec, Species } from '../species/types';
+import type { Atom, Ingredient, ParamSpec, Species } from '../species/types';
 import { ownCutProblem, trialProblem } from './ownCutProblem';
 import { recipeProblem } from './recipeProblem';
-import { shopCatalogue } from './shopSpecies';
+import { shopCatalogue, withOwnSpecies } from './shopSpecies';
+import { speciesTrialProblem } from './speciesTrial';
 import { takenBy } from './takenBy';
 import type { SetUp, SetUpChange } from './types';
 
@@ -37,6 +41,8 @@ export function setUpProblem(change: SetUpChange, trial: Trial): Refused | undef
         : failure('invalid', 'That is not there any more.', 'change.id');
     case 'back':
       return everySpecies(trial);
+    case 'species':
+      return ownSpeciesProblem(change.own, trial);
     default:
       return speciesChangeProblem(change, trial);
   }
@@ -52,7 +58,7 @@ function everySpecies({ shipped, after }: Trial): Refused | undefined {
 }
 
 function speciesChangeProblem(change: SpeciesChange, trial: Trial): Refused | undefined {
-  const shipped = trial.shipped.species.find(({ id }) => id === change.species);
+  const shipped = withOwnSpecies(trial.shipped, trial.before).species.find(({ id }) => id === change.species);
   if (!shipped) return failure('invalid', `There is no species "${change.species}".`, 'change.species');
   const before = shopCatalogue(trial.shipped, trial.before).species.find(({ id }) => id === change.species)!;
   const said = saidProblem(change, {
@@ -63,8 +69,66 @@ function speciesChangeProblem(change: SpeciesChange, trial: Trial): Refused | un
   });
   if (said) return said;
   const after = shopCatalogue(trial.shipped, trial.after).species.find(({ id }) => id === change.species)!;
-  return wholeProblem(after) ?? (change.kind === 'own-cut' ? trialProblem(after, change.cut) : undefined);
+  const whole = wholeProblem(after);
+  if (whole) return whole;
+  if (change.kind === 'own-cut') return trialProblem(after, change.cut);
+  return change.kind === 'atlas' ? speciesTrialProblem(after) : undefined;
 }
+
+/** A species of the shop's own: a name of its own, recipes that are safe, and everything cut once. */
+function ownSpeciesProblem(own: Species, { shipped, before, after }: Trial): Refused | undefined {
+  const others = withOwnSpecies(shipped, before).species.filter(({ id }) => id !== own.id);
+  if (shipped.species.some(({ id }) => id === own.id)) {
+    return failure(
+      'invalid',
+      `"${own.id}" is a species that Fractum brings. Give the file's another id, or bring its pieces as a table.`,
+      'species.id',
+    );
+  }
+  const namesake = others.find(({ name }) => name.toLowerCase() === own.name.toLowerCase());
+  if (namesake) return failure('invalid', `${own.name} is a species already.`, 'species.name');
+  const ground = { before: own, ingredients: shipped.ingredients };
+  for (const recipe of own.recipes) {
+    const problem = recipeProblem(recipe, ground);
+    if (problem) return failure('invalid', `${recipe.name}: ${problem.message}`, 'species.recipes');
+  }
+  const made = shopCatalogue(shipped, after).species.find(({ id }) => id === own.id)!;
+  return wholeProblem(made) ?? speciesTrialProblem(made);
+}
+
+/** The pieces of a table must be those of the species, each once: sheets and cuts speak of them. */
+function atlasProblem(atoms: readonly Atom[], { atlas, name }: Species): Refused | undefined {
+  const [wrong] = atlasProblems(atoms, [atlas.vertebrae]);
+  if (wrong) return failure('invalid', `${wrong.field}: ${wrong.message}.`, 'change.atoms');
+  const missing = atlas.atoms.filter(({ id }) => !atoms.some((atom) => atom.id === id));
+  const strange = atoms.filter(({ id }) => !atlas.atoms.some((atom) => atom.id === id));
+  if (missing.length > 0) {
+    const words = listed(missing.slice(0, MOST_NAMED).map((atom) => atom.name));
+    return failure(
+      'invalid',
+      `The table is without ${counted(missing.length, 'piece')}: ${words}.`,
+      'change.atoms',
+    );
+  }
+  if (strange.length > 0) {
+    const words = listed(strange.slice(0, MOST_NAMED).map(({ id }) => id));
+    return failure('invalid', `A ${name.toLowerCase()} has no such pieces: ${words}.`, 'change.atoms');
+  }
+  const moved = atoms.find(({ id, primal }) =>
+    atlas.atoms.some((atom) => atom.id === id && atom.primal !== primal),
+  );
+  if (moved) {
+    return failure(
+      'invalid',
+      `${moved.name} belongs to another primal in the sheets of this shop.`,
+      'change.atoms',
+    );
+  }
+  return undefined;
+}
+
+/** Pieces that are named in one sentence. */
+const MOST_NAMED = 5;
 
 type Ground = {
   readonly before: Species;
@@ -80,6 +144,8 @@ function saidProblem(change: SpeciesChange, ground: Ground): Refused | undefined
   switch (change.kind) {
     case 'species-rules':
       return rulesProblem(change.rules, before);
+    case 'atlas':
+      return atlasProblem(change.atoms, before);
     case 'break': {
       const broken = before.breaks.find(({ id }) => id === change.break);
       if (broken?.places.some(({ id }) => id === change.place)) return undefined;

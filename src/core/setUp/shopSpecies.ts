@@ -16,6 +16,7 @@ export function shopSpecies(
 ): Species {
   const made: Species = {
     ...shipped,
+    ...(own.atoms ? { atlas: { ...shipped.atlas, atoms: own.atoms } } : {}),
     items: { ...shipped.items, ...items },
     decisions: shipped.decisions.map((decision) => decisionOf(shipped, decision, own)),
     recipes: recipesOf(shipped, own, ingredients),
@@ -139,6 +140,11 @@ function withoutHiddenWays(
 const KEPT = 12;
 const made = new WeakMap<Species, Map<string, Species>>();
 
+/** What ships with the app and what the shop brought itself, before anything of it is changed. */
+export function withOwnSpecies(shipped: Catalogue, { ownSpecies }: SetUp): Catalogue {
+  return ownSpecies.length === 0 ? shipped : { ...shipped, species: [...shipped.species, ...ownSpecies] };
+}
+
 /**
  * The catalogue as a shop has it. A species that nothing changes is the shipped one, and the same changes always give
  * the same value, so that what is worked out for a species is not worked out again.
@@ -148,7 +154,7 @@ export function shopCatalogue(shipped: Catalogue, setUp: SetUp): Catalogue {
   return {
     ...shipped,
     version: `${shipped.version}.${setUp.catalogueNumber}`,
-    species: shipped.species.map((species) => {
+    species: withOwnSpecies(shipped, setUp).species.map((species) => {
       const own = setUp.species[species.id] ?? NOTHING_CHANGED;
       const items = setUp.items[species.id] ?? {};
       if (own === NOTHING_CHANGED && Object.keys(items).length === 0) return species;

@@ -1,6 +1,6 @@
 import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
-import type { Destination, MonthsKept, WrittenRecipe } from '../species/types';
+import type { Atom, Destination, MonthsKept, Species, WrittenRecipe } from '../species/types';
 import type { Instant } from '../time/shopTime';
 import type { Place } from './places';
 
@@ -60,6 +60,8 @@ export type SpeciesRules = {
 
 /** What a shop has changed of one species. */
 export type SpeciesSetUp = {
+  /** The pieces with the shop's own shares and tissues, where it has calibrated them. */
+  readonly atoms?: readonly Atom[];
   readonly rules: Partial<SpeciesRules>;
   /** Break places that differ from the school's. */
   readonly breaks: Readonly<Record<string, string>>;
@@ -105,6 +107,8 @@ export type SetUp = {
   /** Item numbers that were given to what the shop added, by species; they are never taken back. */
   readonly items: Readonly<Record<string, Readonly<Record<string, number>>>>;
   readonly places: readonly Place[];
+  /** Species that the shop brought itself. */
+  readonly ownSpecies: readonly Species[];
 };
 
 /** One step of a shop's set-up: it stands for ever, and a later step may take it back. */
@@ -171,6 +175,14 @@ export type SetUpChange =
       readonly species: string;
       readonly id: string;
       readonly offered: boolean;
+    }
+  /** The pieces of a species with other shares and tissues. */
+  | { readonly kind: 'atlas'; readonly species: string; readonly atoms: readonly Atom[] }
+  /** A species of the shop's own, or another description of one that is there. */
+  | {
+      readonly kind: 'species';
+      readonly own: Species;
+      readonly items: Readonly<Record<string, number>>;
     }
   /** Facts of the shop itself, and what they were before. */
   | { readonly kind: 'shop'; readonly shop: ShopFacts; readonly was: ShopFacts }

@@ -13,6 +13,7 @@ export {
   animalIdsOf,
   beginUnder,
   bookedWith,
+  isBooked,
   lastSharesOf,
   nextOrderNumber,
   shareRow,

@@ -153,3 +153,8 @@ export async function sideById(db: Database, id: string): Promise<Side | undefin
 export async function beginUnder(db: Database, id: ShareId, setUpNumber: number): Promise<void> {
   await db('shares').where({ id }).update({ setUpNumber });
 }
+
+/** Whether any animal of a species was ever booked. */
+export async function isBooked(db: Database, species: string): Promise<boolean> {
+  return (await db('animals').where({ species }).first('id')) !== undefined;
+}

@@ -172,6 +172,8 @@ describe('whatever is asked', () => {
       putPricesInForce: { clientId: randomUUID(), draftId: forced },
       putPricesAway: { clientId: randomUUID(), draftId: put },
       priceFileView: { listId: baseId, as: 'csv' },
+      triedFileView: { kind: 'atlas', species: 'hog', text: 'id,primal' },
+      speciesFileView: { id: 'hog', as: 'csv' },
     };
   });
   afterAll(() => shop.close());

@@ -47,6 +47,7 @@ export const REASONS = {
   overload: 409,
   'packs-depend-on-it': 409,
   'scale-away': 409,
+  'still-booked': 409,
   'still-chilling': 409,
   'still-due': 409,
   'tag-taken': 409,

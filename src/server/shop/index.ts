@@ -11,9 +11,11 @@ import { hangsOnView } from './hangsOnView';
 import { pricesView } from './pricesView';
 import { changeSetUp } from './setUp';
 import { setUpView } from './setUpView';
+import { speciesFileView, triedFileView } from './speciesFiles';
 
 export type { HangsOn } from './hangsOnView';
 export type { SaidChange } from './setUp';
+export type { TriedFile } from './speciesFiles';
 export type { SetUpView, SpeciesAtHome } from './setUpView';
 export type { HistoryStep, ListInHand, PricesView, StandingList, WorkedOrder } from './pricesView';
 
@@ -29,4 +31,6 @@ export const shop = {
   hangsOnView,
   setUpView,
   changeSetUp,
+  triedFileView,
+  speciesFileView,
 } as const;

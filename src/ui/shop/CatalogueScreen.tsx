@@ -15,6 +15,7 @@ import { ShopHeading } from './ShopHeading';
 import { useSetUp } from './useSetUp';
 import styles from './SetUp.module.css';
 
+const SpeciesFiles = onDemand(() => import('./SpeciesFiles').then((module) => module.SpeciesFiles));
 const EditOwnCut = onDemand(() => import('./EditOwnCut').then((module) => module.EditOwnCut));
 
 /** What the shop cuts: each place of the side with what can be made of it, in the shop's words. */
@@ -25,15 +26,17 @@ export function CatalogueScreen({ view: first }: { view: SetUpView }) {
   const [zone, setZone] = useState<string>();
   const [pointed, setPointed] = useState<string>();
   const [opened, setOpened] = useState<{ decision: string; cut?: OwnCut }>();
-  const { species, failed } = useSpecies({ id, version: view.version });
-  const own = view.species.find((each) => each.id === id)!.own;
+  const [filesOpen, setFilesOpen] = useState(false);
+  const here = view.species.find((each) => each.id === id) ?? view.species[0]!;
+  const { species, failed } = useSpecies({ id: here.id, version: view.version });
+  const own = here.own;
   const shown = species?.decisions.filter((decision) => zone === undefined || decision.zone === zone) ?? [];
   return (
     <div>
       <ShopHeading>
         <Segmented
           aria-label="Species"
-          value={id}
+          value={here.id}
           onChange={(next) => {
             setId(next);
             setZone(undefined);
@@ -43,6 +46,7 @@ export function CatalogueScreen({ view: first }: { view: SetUpView }) {
         <Button onClick={() => setZone(undefined)} disabled={zone === undefined}>
           The whole side
         </Button>
+        <Button onClick={() => setFilesOpen(true)}>Files</Button>
       </ShopHeading>
       <Note failure={state.refusal} />
       <div className={styles.catalogue}>
@@ -88,6 +92,7 @@ export function CatalogueScreen({ view: first }: { view: SetUpView }) {
         )}
         <SetUpHistory view={view} />
       </div>
+      {filesOpen && <SpeciesFiles state={state} species={here} onClose={() => setFilesOpen(false)} />}
       {opened && species && (
         <EditOwnCut
           species={species}
