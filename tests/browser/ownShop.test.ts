@@ -212,6 +212,20 @@ describe('its first calls', () => {
     await kari.sees('Kari’s mustard');
   });
 
+  it('what is answered on a sheet becomes the house’s, with its size and a reason', async () => {
+    await kari.openZone('Butt');
+    await kari.click('Blade steaks');
+    await kari.click('Make this the house’s answer');
+    await kari.click('Say so from now on');
+    await kari.sees('A reason is shown to the customer.');
+    await kari.type('.ant-modal input', 'Everybody grills here.');
+    await kari.click('Say so from now on');
+    await kari.sees('The house says so from now on.');
+    await kari.open('/shop/catalogue');
+    await kari.sees('hog: Butt: blade steaks');
+    await kari.find('input[value="Everybody grills here."]');
+  });
+
   it('and households that are cut as one find one sheet', async () => {
     await kari.open('/book');
     await kari.click('Tobit Lane', 'a');

@@ -44,6 +44,8 @@ const ownCut = Joi.object<OwnCut>({
 
 const reason = words.max(200).required();
 const species = id.required();
+const param = Joi.string().max(200);
+const value = Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40));
 /** The largest species that ships is a third of this. */
 export const LONGEST_FILE = 900_000;
 const fileText = Joi.string().max(LONGEST_FILE).required();
@@ -59,11 +61,12 @@ const SHAPES: Readonly<Record<SetUpChange['kind'], Joi.SchemaMap>> = {
     species,
     decision: id.required(),
     says: Joi.object({ option: id.required(), then: id, reason }).required(),
+    usual: Joi.object().pattern(param, value.required()).min(1).max(20),
   },
   usual: {
     species,
-    param: Joi.string().max(200).required(),
-    value: Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40)).required(),
+    param: param.required(),
+    value: value.required(),
   },
   keep: { species, id: id.required(), keep: Joi.boolean().required(), reason },
   word: { species, cut: words.required(), word: Joi.string().trim().max(60).allow('').required() },

@@ -79,15 +79,15 @@ export function changeWords(change: SetUpChange, { before, shipped }: Read): str
       const ways = [change.says.option, change.says.then].flatMap((id) =>
         id ? [optionWords(decision, id)] : [],
       );
-      return `${of}${decision?.title ?? change.decision}: ${ways.join(', then ')}`;
+      const sizes = Object.entries(change.usual ?? {}).map(
+        ([param, value]) => `, ${sizeWords(decision, param, value)}`,
+      );
+      return `${of}${decision?.title ?? change.decision}: ${ways.join(', then ')}${sizes.join('')}`;
     }
     case 'usual': {
-      const [id, option, param] = change.param.split('.');
+      const [id, option] = change.param.split('.');
       const decision = species?.decisions.find((each) => each.id === id);
-      const spec = decision?.options
-        .find((each) => each.id === option)
-        ?.params?.find((each) => each.id === param);
-      return `${of}${decision?.title ?? id}, ${optionWords(decision, option!)}: ${(spec?.label ?? param)!.toLowerCase()} ${change.value}`;
+      return `${of}${decision?.title ?? id}, ${optionWords(decision, option!)}: ${sizeWords(decision, change.param, change.value)}`;
     }
     case 'keep':
       return `${of}${change.keep ? 'keeps' : 'does not keep'} ${species?.poolKeeps.find(({ id }) => id === change.id)?.title.toLowerCase() ?? change.id}`;
@@ -140,6 +140,15 @@ function fromTo(name: string, was: unknown, now: unknown): string {
   const isShort = (value: unknown) => typeof value === 'number' || typeof value === 'string';
   if (isShort(now)) return isShort(was) && was !== now ? `${name} ${was} to ${now}` : `${name} ${now}`;
   return Array.isArray(now) ? `${name}: ${now.join(', ') || 'none'}` : name;
+}
+
+/** A parameter, as `decision.option.param`, with what it is: `thickness 1`. */
+function sizeWords(decision: Decision | undefined, said: string, value: number | boolean | string): string {
+  const [, option, param] = said.split('.');
+  const spec = decision?.options
+    .find((each) => each.id === option)
+    ?.params?.find((each) => each.id === param);
+  return `${(spec?.label ?? param)!.toLowerCase()} ${value}`;
 }
 
 function breakWords(species: Species | undefined, id: string, place: string): string {

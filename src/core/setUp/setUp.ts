@@ -101,6 +101,7 @@ function ofSpecies(own: SpeciesSetUp, change: SpeciesChange): SpeciesSetUp {
       return {
         ...own,
         house: { ...own.house, [change.decision]: change.says },
+        defaults: { ...own.defaults, ...change.usual },
       };
     case 'usual':
       return { ...own, defaults: { ...own.defaults, [change.param]: change.value } };

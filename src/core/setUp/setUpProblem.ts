@@ -154,7 +154,7 @@ function saidProblem(change: SpeciesChange, ground: Ground): Refused | undefined
     case 'house':
       return houseProblem(change, before);
     case 'usual':
-      return usualProblem(change, before);
+      return usualProblem(change, before.decisions, 'change.value');
     case 'keep':
       return before.poolKeeps.some(({ id }) => id === change.id)
         ? undefined
@@ -219,7 +219,7 @@ function rulesProblem(
 }
 
 function houseProblem(
-  { decision: id, says }: Extract<SetUpChange, { kind: 'house' }>,
+  { decision: id, says, usual = {} }: Extract<SetUpChange, { kind: 'house' }>,
   { decisions, name }: Species,
 ): Refused | undefined {
   const decision = decisions.find((each) => each.id === id);
@@ -228,18 +228,23 @@ function houseProblem(
     (said) => said && !decision.options.some((option) => option.id === said),
   );
   if (unknown) return failure('invalid', `${decision.title} is not cut that way here.`, 'change.says.option');
+  for (const [param, value] of Object.entries(usual)) {
+    const problem = usualProblem({ param, value }, decisions, 'change.usual');
+    if (problem) return problem;
+  }
   return undefined;
 }
 
 function usualProblem(
-  { param: said, value }: Extract<SetUpChange, { kind: 'usual' }>,
-  { decisions }: Species,
+  { param, value }: { readonly param: string; readonly value: number | boolean | string },
+  decisions: Species['decisions'],
+  field: string,
 ): Refused | undefined {
-  const spec = specNamed(decisions, said);
-  if (!spec) return failure('invalid', `Nothing is asked as "${said}".`, 'change.param');
+  const spec = specNamed(decisions, param);
+  if (!spec) return failure('invalid', `Nothing is asked as "${param}".`, field);
   const inThousandths = spec.kind === 'weight' && typeof value === 'number' ? weight(value) : value;
   const problem = paramProblem(spec, inThousandths, 'lb');
-  return problem === undefined ? undefined : failure('invalid', problem, 'change.value');
+  return problem === undefined ? undefined : failure('invalid', problem, field);
 }
 
 /** A parameter by `decision.option.param`. */

@@ -97,16 +97,19 @@ function grindOf(grind: GrindRules, { rules }: SpeciesSetUp): GrindRules {
 }
 
 /** The species without the options that a shop does not do, and without everything that speaks of them. */
-function withoutWhatIsHidden(species: Species, { hidden, aliases }: SpeciesSetUp): Species {
+function withoutWhatIsHidden(species: Species, { hidden, aliases, house }: SpeciesSetUp): Species {
   const isHidden = (decision: string, option: string) => hidden.includes(`${decision}.${option}`);
   const decisions = species.decisions.map((decision) => ({
     ...decision,
     options: decision.options.filter(({ id }) => !isHidden(decision.id, id)),
     house: withoutHiddenWays(decision, isHidden),
   }));
-  const houseOf = (house: Readonly<Record<string, string>> | undefined) =>
+  // What an owner says of a decision stands above what its schools and types say of it.
+  const houseOf = (others: Readonly<Record<string, string>> | undefined) =>
     Object.fromEntries(
-      Object.entries(house ?? {}).filter(([decision, option]) => !isHidden(decision, option)),
+      Object.entries(others ?? {}).filter(
+        ([decision, option]) => !isHidden(decision, option) && !Object.hasOwn(house, decision),
+      ),
     );
   const left = { ...species, decisions };
   const cuts = new Set(cutNames(left).map(({ cut }) => cut));

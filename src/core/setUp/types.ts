@@ -132,6 +132,8 @@ export type SetUpChange =
       readonly species: string;
       readonly decision: string;
       readonly says: HouseSays;
+      /** What its parameters are then when nobody says, as `decision.option.param`. */
+      readonly usual?: Readonly<Record<string, number | boolean | string>>;
     }
   /** What a parameter is when nobody says: `decision.option.param`. */
   | {

@@ -12,6 +12,7 @@ import { onesKept, type Keeping } from '@/core/shares/scarce';
 import type { Sheet } from '@/core/sheet/types';
 import { timeIn } from '@/core/time/shopTime';
 import { callsOfShare } from '@/data/sheet';
+import { isOwner } from '../house/actor';
 import { defineShareView } from '../house/shareView';
 import { OFFICE, type House } from '../house/useCase';
 
@@ -40,6 +41,8 @@ export type SheetView = GroundSent & {
   readonly billOf: string | null;
   /** The other households of the animal, by what they keep of what it has few of. */
   readonly others: readonly Keeping[];
+  /** Whether who looks at it may make an answer the house's. */
+  readonly setsUp: boolean;
   /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
   readonly actorId: string;
 };
@@ -90,6 +93,7 @@ export const sheetView = defineShareView<SheetView>({
       together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
       billOf: file.together.length > 1 ? `${file.share.owner.name}, ${file.share.sharePct} %` : null,
       others: await keepingBesides(house, file),
+      setsUp: isOwner(house.actor),
       actorId: house.actor.id,
     };
   },

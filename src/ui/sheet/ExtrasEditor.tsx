@@ -5,12 +5,18 @@ import { keepsWords } from '@/core/label/label';
 import { tradeOffSentence } from '@/core/questions/evaluate';
 import { WRAP_WORDS } from '@/core/sheet/summary';
 import type { Wrap } from '@/core/sheet/types';
+import type { SheetView } from '@/server/sheet';
+import { onDemand } from '../kit/onDemand';
 import styles from './SheetScreen.module.css';
 import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
+const HouseSays = onDemand(() => import('./HouseSays').then((module) => module.HouseSays));
+
 /** How it is wrapped, what is kept besides the cuts, and the words nobody may miss. */
-export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boolean }) {
+type Props = { state: SheetState; view: SheetView };
+
+export function ExtrasEditor({ state, view: { locked, setsUp } }: Props) {
   const { sheet, situation, ground, now } = state;
   const other: Wrap = sheet.wrap === 'vacuum' ? 'paper' : 'vacuum';
   const otherwise = state.evaluations.of({ ...sheet, wrap: other });
@@ -46,6 +52,19 @@ export function ExtrasEditor({ state, locked }: { state: SheetState; locked: boo
             {keep.title} kept
           </Checkbox>
           <span className="quiet">{keep.house.reason}</span>
+          {setsUp && (sheet.keeps[keep.id] === true) !== keep.house.keep && (
+            <HouseSays
+              what={`${keep.title} ${keep.house.keep ? 'not kept' : 'kept'}`}
+              reason={keep.house.reason}
+              step={(reason) => ({
+                kind: 'keep',
+                species: situation.species.id,
+                id: keep.id,
+                keep: !keep.house.keep,
+                reason,
+              })}
+            />
+          )}
         </div>
       ))}
       <div className={styles.form} role="group" aria-label="From the kill floor">

@@ -2,8 +2,10 @@
 
 import { Segmented } from 'antd';
 import { memo, useState } from 'react';
+import { houseFromAnswer, isHouses, reasonNow } from '@/core/setUp/houseFromAnswer';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
 import { optionById, whyNotOffered } from '@/core/sheet/situation';
+import { answerSummary } from '@/core/sheet/summary';
 import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import type { Answer, Sheet } from '@/core/sheet/types';
 import { answerOn } from '@/core/sheet/wishes';
@@ -22,7 +24,7 @@ import type { SheetState } from './useSheet';
 type Props = { decision: Decision; state: SheetState; settled: SheetState; view: SheetView };
 
 /** The open zone: its forms side by side with what each gives and costs, and what the chosen ones need to know. */
-export function ZoneEditor({ decision, state, settled, view: { locked } }: Props) {
+export function ZoneEditor({ decision, state, settled, view: { locked, setsUp } }: Props) {
   const { situation, sheet } = state;
   const [side, setSide] = useState<1 | 2>(1);
   const answerIn = (from: Sheet) =>
@@ -43,6 +45,10 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
   useKey('sheet', 'option', (event) => {
     const option = offered.find((_, index) => digitOf(index, offered.length) === event.key);
     if (option) choose(option.id);
+  });
+  const houseStep = useSteady((reason: string) => {
+    const step = houseFromAnswer(decision, settledAnswer!, { situation, reason });
+    return step.ok ? step.value : step.message;
   });
   const taker = takenOver(situation.species, (id) => answerOn(sheet, id, side)).get(decision.id);
   const box = useScrolledIntoView(decision.id);
@@ -94,6 +100,13 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
       {settledAnswer && !taker && (
         <Forms decision={decision} answer={settledAnswer} state={state} side={side} locked={locked} />
       )}
+      {setsUp && settledAnswer && !taker && !isHouses(decision, settledAnswer, situation) && (
+        <SteadyHouseSays
+          what={`${decision.title}: ${answerSummary(decision, settledAnswer, situation.unit)}`}
+          reason={reasonNow(decision, situation)}
+          step={houseStep}
+        />
+      )}
       {mine
         .filter((finding) => finding.kind !== 'unanswered' && finding !== clash)
         .map((finding) => (
@@ -104,6 +117,8 @@ export function ZoneEditor({ decision, state, settled, view: { locked } }: Props
     </div>
   );
 }
+
+const SteadyHouseSays = memo(onDemand(() => import('./HouseSays').then((module) => module.HouseSays)));
 
 type FormsProps = { decision: Decision; answer: Answer; state: SheetState; side: 1 | 2; locked: boolean };
 

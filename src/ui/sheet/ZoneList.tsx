@@ -45,7 +45,7 @@ export function ZoneList({ state, settled, view, open, onOpen }: Props) {
         <Row id={GRIND_ROW} {...grindRow(settled)} onOpen={onOpen} />
       )}
       {open === EXTRAS_ROW ? (
-        <ExtrasEditor state={state} locked={view.locked} />
+        <ExtrasEditor state={state} view={view} />
       ) : (
         <Row
           id={EXTRAS_ROW}
