@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { caseShop } from '@/core/tests/caseOrder';
 import Joi from 'joi';
-import { billFor, itemsOfForecast } from '@/core/charges/bill';
+import { billFor, FOOT_LINES, itemsOfForecast } from '@/core/charges/bill';
 import type { PriceList } from '@/core/charges/priceList';
 import { priceListSchema } from '@/core/charges/priceListSchema';
 import { ZERO_CENTS } from '@/core/quantity/money';
@@ -193,6 +193,12 @@ describe('a price list that charges on every basis', () => {
         rack: sum(own, (item) => item.racks) * rateCents,
         'extra-sheet': Math.ceil(rateCents / 2),
         flat: rateCents as number,
+        percent: byWeight(
+          bill.lines
+            .filter((line) => line.rule !== id && !FOOT_LINES.has(line.rule))
+            .reduce((total, line) => total + line.amount, 0),
+          rateCents / 10,
+        ),
       }[basis];
       const line = bill.lines.find((each) => each.rule === id);
       expect(line?.amount ?? 0).toBe(key !== undefined && own.length === 0 ? 0 : expected);

@@ -2,7 +2,7 @@ import { cents, sumCents, ZERO_CENTS } from '../quantity/money';
 import { weight } from '../quantity/weight';
 import { demoPrices } from '../tests/prices';
 import { billsBeside } from './besides';
-import type { BillBasis } from './bill';
+import { FOOT_LINES, type BillBasis } from './bill';
 import { copyOf, withChanges } from './changes';
 
 const autumn = demoPrices.at(-1)!;
@@ -46,7 +46,7 @@ describe('two lists on one order', () => {
   });
 
   it('stand in groups that add up to the charges of the bill and of the farm', () => {
-    const taxes = ['minimum', 'tax', 'deposit'];
+    const taxes = [...FOOT_LINES, 'deposit'];
     const charged = [...beside.bill.lines, ...beside.bill.farm].filter((line) => !taxes.includes(line.rule));
     expect(sumCents(beside.groups.map((group) => group.amount))).toBe(
       sumCents(charged.map((line) => line.amount)),

@@ -127,7 +127,7 @@ describe('every line', () => {
   });
 
   it('names every basis there is', () => {
-    expect(BASES).toHaveLength(11);
+    expect(BASES).toHaveLength(12);
   });
 
   it('is left out when nothing raises it', () => {
@@ -247,6 +247,42 @@ describe('rules that are not for everybody', () => {
     expect(bill.farm.map((line) => [line.rule, line.amount])).toEqual([['beef', 6750]]);
     expect(bill.total).toBe(bill.lines.reduce((sum, line) => sum + line.amount, 0));
     expect(bill.lines.map((line) => line.rule)).toEqual(['cut']);
+  });
+
+  it('take a part of all other charges, of whoever pays them', () => {
+    const prices = list([
+      rule('card', 'percent', 275),
+      rule('cut', 'flat', 10_001),
+      rule('kill', 'flat', 5000, { payer: 'farm' }),
+      rule('levy', 'percent', 1000, { payer: 'farm' }),
+      rule('tip', 'percent', 100),
+    ]);
+    const bill = billFor(prices, of('hog', 200));
+    // 2.75 % of 100.01 is 2.750275, 1 % is 1.0001: neither is of the other, and each is half a cent up.
+    expect(bill.lines.map((line) => [line.rule, line.amount])).toEqual([
+      ['card', 275],
+      ['cut', 10_001],
+      ['tip', 100],
+    ]);
+    expect(bill.farm.map((line) => [line.rule, line.amount])).toEqual([
+      ['kill', 5000],
+      ['levy', 500],
+    ]);
+    expect(bill.lines[0]!.quantity).toBe('2.75 % of $100.01');
+  });
+
+  it.each([
+    [10_002, 5, -2],
+    [10_003, 5, 2],
+    [10_005, 10, 5],
+    [10_000, 5, 0],
+    [10_049, 100, -49],
+  ])('a total of %d is rounded to %d by a line of its own, %d', (rate, roundCents, by) => {
+    const prices = { ...list([rule('cut', 'flat', rate)]), roundCents: cents(roundCents) };
+    const bill = billFor(prices, of('hog', 200, { deposit: cents(1001) }));
+    expect(bill.lines.find((line) => line.rule === 'rounding')?.amount ?? 0).toBe(by);
+    expect(bill.total % roundCents).toBe(0);
+    expect(bill.due).toBe(bill.total - 1001);
   });
 
   it('charge a rack once, into however many cutlets it is cut', () => {

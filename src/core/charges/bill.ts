@@ -14,7 +14,7 @@ import { formatWeight, inUnits, sumWeights, type Weight } from '../quantity/weig
 import type { Wrap } from '../sheet/types';
 import type { Working } from '../working/working';
 import { recipeKey } from './keys';
-import type { Basis, Payer, PriceList, PriceRule } from './priceList';
+import { rateWords, type Basis, type Payer, type PriceList, type PriceRule } from './priceList';
 
 /** One kind of package, as far as charges are concerned. */
 export type BillItem = {
@@ -54,12 +54,15 @@ export type BillBasis = {
 export type BillLine = {
   readonly rule: string;
   readonly label: string;
-  readonly basis: Basis | 'minimum' | 'tax' | 'deposit';
+  readonly basis: Basis | 'minimum' | 'tax' | 'rounding' | 'deposit';
   /** What was multiplied, as it is printed: `92.50 lb hot`, `10 packages`. */
   readonly quantity: string;
   readonly amount: Cents;
   readonly working: Working;
 };
+
+/** Lines of a bill that are no charges of its list and stand under them. */
+export const FOOT_LINES: ReadonlySet<string> = new Set(['minimum', 'tax', 'rounding']);
 
 export type Bill = {
   readonly priceList: string;
@@ -91,20 +94,25 @@ export function itemsOfForecast(expected: Pick<Forecast, 'lines'>, wrap: Wrap): 
 
 /**
  * The bill of a share: each rule of the price list that its species pays, on its stated basis and at the rate of its
- * animal's weight, rounded half up to the cent by line. What the farm pays stands apart. Then a top-up to the minimum, tax on the taxable lines, the deposit last. The total may be negative (a credit).
+ * animal's weight, rounded half up to the cent by line. What the farm pays stands apart. Then a top-up to the minimum, tax on the taxable lines, what the total is rounded by, the deposit last. The total may be negative (a credit).
  */
 export function billFor(list: PriceList, basis: BillBasis): Bill {
   const rules = rulesFor(list, basis);
   const raisedBy = itemsByKey(basis.items);
-  const linesOf = (payer: Payer) =>
-    rules
-      .filter((rule) => (rule.payer ?? 'eater') === payer)
-      .flatMap((rule) => chargeLine(list, rule, { basis, items: itemsFor(rule, basis.items, raisedBy) }));
+  const linesOf = (payer: Payer) => {
+    const paid = rules.filter((rule) => (rule.payer ?? 'eater') === payer);
+    const lineOf = (order: Cents) => (rule: PriceRule) =>
+      chargeLine(list, rule, { basis, order, items: itemsFor(rule, basis.items, raisedBy) });
+    // Percentages are of everything else that is charged.
+    const others = paid.filter((rule) => rule.basis !== 'percent').flatMap(lineOf(ZERO_CENTS));
+    return paid.flatMap(lineOf(sumCents(others.map((line) => line.amount))));
+  };
   const charged = linesOf('eater');
   const subtotal = sumCents(charged.map((line) => line.amount));
   const topUp = minimumLine(list, subtotal);
   const taxed = taxLine(list, charged);
-  const lines = [...charged, ...topUp, ...taxed];
+  const exact = [...charged, ...topUp, ...taxed];
+  const lines = [...exact, ...roundingLine(list, sumCents(exact.map((line) => line.amount)))];
   const total = sumCents(lines.map((line) => line.amount));
   const paid = depositLine(list, basis.deposit);
   return {
@@ -150,13 +158,13 @@ function itemsFor(
   return key === undefined ? all : (byKey.get(key) ?? []);
 }
 
-function chargeLine(
-  list: PriceList,
-  rule: PriceRule,
-  { basis, items }: { basis: BillBasis; items: readonly BillItem[] },
-): BillLine[] {
+/** What a charge is worked out on: the share, the items that raise it, and all other charges of whoever pays it. */
+type ChargeGround = { readonly basis: BillBasis; readonly items: readonly BillItem[]; readonly order: Cents };
+
+function chargeLine(list: PriceList, rule: PriceRule, ground: ChargeGround): BillLine[] {
+  const { items } = ground;
   if (rule.key !== undefined && items.length === 0) return [];
-  const charged = chargeOn(list, rule, { basis, items });
+  const charged = chargeOn(list, rule, ground);
   if (charged.amount === 0) return [];
   return [
     {
@@ -170,11 +178,7 @@ function chargeLine(
   ];
 }
 
-function chargeOn(
-  list: PriceList,
-  rule: PriceRule,
-  { basis, items }: { basis: BillBasis; items: readonly BillItem[] },
-): Charged {
+function chargeOn(list: PriceList, rule: PriceRule, { basis, items, order }: ChargeGround): Charged {
   const rate = rule.rateCents;
   const { parts, index, sheets = parts.length } = basis.headSplit;
   const byWeight = (w: Weight, word: string): Charged => ({
@@ -218,6 +222,12 @@ function chargeOn(
       return byCount(total(items.map((item) => item.racks)), 'rack');
     case 'flat':
       return { quantity: '1', amount: rate, formula: 'a flat charge' };
+    case 'percent':
+      return {
+        quantity: `${rate / 100} % of ${formatMoney(order, list.sign)}`,
+        amount: chargeForRate(order, rate),
+        formula: 'a part of all other charges, half a cent up',
+      };
   }
 }
 
@@ -234,7 +244,7 @@ function ruleWorking(
     title: rule.label,
     formula: charged.formula,
     inputs: [
-      { label: 'rate', value: formatMoney(rule.rateCents, list.sign) },
+      { label: 'rate', value: rateWords(rule, list.sign) },
       { label: 'on', value: charged.quantity },
       ...(rule.key === undefined || items.length > 12
         ? []
@@ -283,6 +293,15 @@ function taxLine(list: PriceList, charged: readonly BillLine[]): BillLine[] {
   const quantity = `${list.taxBp / 100} % of ${formatMoney(taxable, list.sign)}`;
   const line = { rule: 'tax', label: 'Tax', basis: 'tax', quantity, amount } as const;
   return [plainLine(list, line, 'On the taxable lines only, half a cent up.')];
+}
+
+function roundingLine(list: PriceList, total: Cents): BillLine[] {
+  const step = list.roundCents ?? 1;
+  const amount = cents(step * Math.floor((2 * total + step) / (2 * step)) - total);
+  if (amount === 0) return [];
+  const quantity = `to ${formatMoney(cents(step), list.sign)}`;
+  const line = { rule: 'rounding', label: 'Rounding', basis: 'rounding', quantity, amount } as const;
+  return [plainLine(list, line, 'What the total is rounded by, half up.')];
 }
 
 function depositLine(list: PriceList, deposit: Cents): BillLine[] {

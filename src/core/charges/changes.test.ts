@@ -30,6 +30,7 @@ const anyChange = fc.oneof<fc.Arbitrary<PriceChange>[]>(
     whole: fc.record({
       minimumCents: fc.integer({ min: 0, max: 50_000 }).map(cents),
       taxBp: fc.integer({ min: 0, max: 2500 }),
+      roundCents: fc.constantFrom(1, 5, 10).map(cents),
     }),
   }),
 );
@@ -79,8 +80,8 @@ describe('a price list in hand', () => {
     ['a charge left out', { kind: 'without', rule: cut.id }, 'Cut and wrap not charged any more'],
     [
       'the whole',
-      { kind: 'whole', whole: { taxBp: 725, minimumCents: cents(9000) } },
-      'smallest order 120.00 to 90.00, tax 6 % to 7.25 %',
+      { kind: 'whole', whole: { taxBp: 725, minimumCents: cents(9000), roundCents: cents(5) } },
+      'smallest order 120.00 to 90.00, tax 6 % to 7.25 %, totals rounded to 0.05',
     ],
     ['a file', { kind: 'file', list: demoPrices[0]! }, '2 charges from a file'],
   ])('says in words that %s changed', (_, change, words) => {

@@ -1,7 +1,7 @@
 import { failure, success, type Result } from '../quantity/result';
-import { formatMoney } from '../quantity/money';
+import { formatMoney, type Cents } from '../quantity/money';
 import { checkShape } from '../shape/checkShape';
-import { BASIS_WORDS, type PriceList, type PriceRule } from './priceList';
+import { rateWords, type PriceList, type PriceRule } from './priceList';
 import { priceListSchema } from './priceListSchema';
 
 /** One change of a price list in hand. */
@@ -14,7 +14,9 @@ export type PriceChange =
   /** What holds for the whole list. */
   | {
       readonly kind: 'whole';
-      readonly whole: Partial<Pick<PriceList, 'name' | 'effectiveFrom' | 'minimumCents' | 'taxBp'>>;
+      readonly whole: Partial<
+        Pick<PriceList, 'name' | 'effectiveFrom' | 'minimumCents' | 'taxBp' | 'roundCents'>
+      >;
     }
   /** Everything from a file. */
   | { readonly kind: 'file'; readonly list: PriceList };
@@ -35,13 +37,11 @@ export function withChange(list: PriceList, change: PriceChange): PriceList {
       return { ...list, rules: list.rules.filter((rule) => rule.id !== change.rule) };
     case 'whole':
       return { ...list, ...change.whole };
-    case 'file':
-      return {
-        ...list,
-        minimumCents: change.list.minimumCents,
-        taxBp: change.list.taxBp,
-        rules: change.list.rules,
-      };
+    case 'file': {
+      const { roundCents: _before, ...kept } = list;
+      const { minimumCents, taxBp, roundCents, rules } = change.list;
+      return { ...kept, minimumCents, taxBp, rules, ...(roundCents === undefined ? {} : { roundCents }) };
+    }
   }
 }
 
@@ -90,7 +90,7 @@ export function changeWords(before: PriceList, change: PriceChange): string {
     case 'charge': {
       const { charge } = change;
       const was = old(charge.id);
-      const per = (rule: PriceRule) => `${money(rule.rateCents)} ${BASIS_WORDS[rule.basis].per}`;
+      const per = (rule: PriceRule) => rateWords(rule, '');
       if (!was) return `new: ${charge.label}, ${per(charge)}`;
       if (per(was) !== per(charge)) return `${charge.label} ${per(was)} to ${per(charge)}`;
       return was.label === charge.label
@@ -99,18 +99,23 @@ export function changeWords(before: PriceList, change: PriceChange): string {
     }
     case 'without':
       return `${old(change.rule)?.label ?? change.rule} not charged any more`;
-    case 'whole': {
-      const { name, effectiveFrom, minimumCents, taxBp } = change.whole;
-      return [
-        ...(name === undefined ? [] : [`called ${name}`]),
-        ...(effectiveFrom === undefined ? [] : [`from ${effectiveFrom}`]),
-        ...(minimumCents === undefined
-          ? []
-          : [`smallest order ${money(before.minimumCents)} to ${money(minimumCents)}`]),
-        ...(taxBp === undefined ? [] : [`tax ${before.taxBp / 100} % to ${taxBp / 100} %`]),
-      ].join(', ');
-    }
+    case 'whole':
+      return wholeWords(before, change.whole).join(', ') || 'nothing of the whole list';
     case 'file':
       return `${change.list.rules.length} charges from a file`;
   }
+}
+
+/** What of a whole list is otherwise, in words. */
+function wholeWords(before: PriceList, whole: Extract<PriceChange, { kind: 'whole' }>['whole']): string[] {
+  const after = { ...before, ...whole };
+  const money = (amount: number) => formatMoney(amount as Cents, '');
+  const words: readonly [keyof PriceList, string][] = [
+    ['name', `called ${after.name}`],
+    ['effectiveFrom', `from ${after.effectiveFrom}`],
+    ['minimumCents', `smallest order ${money(before.minimumCents)} to ${money(after.minimumCents)}`],
+    ['taxBp', `tax ${before.taxBp / 100} % to ${after.taxBp / 100} %`],
+    ['roundCents', `totals rounded to ${money(after.roundCents ?? 1)}`],
+  ];
+  return words.flatMap(([key, said]) => ((before[key] ?? 1) === (after[key] ?? 1) ? [] : [said]));
 }

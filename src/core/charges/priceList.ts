@@ -1,4 +1,4 @@
-import type { Cents } from '../quantity/money';
+import { formatMoney, type Cents } from '../quantity/money';
 import type { WeighingUnit } from '../quantity/weight';
 import { daysAfter } from '../time/shopTime';
 
@@ -15,6 +15,7 @@ export const BASES = [
   'rack',
   'extra-sheet',
   'flat',
+  'percent',
 ] as const;
 export type Basis = (typeof BASES)[number];
 
@@ -44,6 +45,7 @@ export const BASIS_WORDS: Readonly<Record<Basis, { readonly group: BasisGroup; r
   piece: { group: 'pieces', per: 'a piece' },
   rack: { group: 'pieces', per: 'a rack' },
   flat: { group: 'the order', per: 'an order' },
+  percent: { group: 'the order', per: '% of the order' },
 };
 
 /** Who pays a charge: whoever eats the share, or the farm that sold it. */
@@ -61,7 +63,7 @@ export type PriceRule = {
   readonly id: string;
   readonly label: string;
   readonly basis: Basis;
-  /** Whole cents for one head, pound, kilogram, package, piece, rack or sheet. */
+  /** Whole cents for one head, pound, kilogram, package, piece, rack or sheet; of `percent`, hundredths of a percent. */
   readonly rateCents: Cents;
   /** Rates of heavier animals in place of `rateCents`, lightest first. */
   readonly tiers?: readonly Tier[];
@@ -86,8 +88,19 @@ export type PriceList = {
   readonly minimumCents: Cents;
   /** Hundredths of a percent on taxable lines. */
   readonly taxBp: number;
+  /** What a total is rounded to; the cent when absent. */
+  readonly roundCents?: Cents;
   readonly rules: readonly PriceRule[];
 };
+
+/** The rate of a charge with what it is per: `$0.98 by packed weight`, `3 % of the order`. */
+export function rateWords(
+  { basis, rateCents }: Pick<PriceRule, 'basis' | 'rateCents'>,
+  sign: string,
+): string {
+  const { per } = BASIS_WORDS[basis];
+  return basis === 'percent' ? `${rateCents / 100} ${per}` : `${formatMoney(rateCents, sign)} ${per}`;
+}
 
 /**
  * The list in force on a day: the latest that has begun.

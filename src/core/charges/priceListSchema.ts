@@ -21,6 +21,7 @@ export const priceListSchema = Joi.object<PriceList>({
   sign: Joi.string().max(4).required(),
   minimumCents: centsField.required(),
   taxBp: Joi.number().integer().min(0).max(10_000).required(),
+  roundCents: Joi.number().integer().min(1).max(1000),
   rules: Joi.array()
     .min(1)
     .unique('id')

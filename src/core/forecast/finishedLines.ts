@@ -12,7 +12,7 @@ import { isCured, recipeNamed, STATE_CHARGES, STATE_WORDS } from '../species/rec
 import { grindSize } from '../sheet/grindSizes';
 import type { GrindLine } from '../sheet/types';
 import { P90_DEVIATIONS } from './spread';
-import type { PoolKeep, Species } from '../species/types';
+import type { PoolKeep, Recipe, Species } from '../species/types';
 import { packsOf, wholePieces, type DraftLine } from './lines';
 import { packsByWeight } from './pieces';
 import type { ForecastLine } from './types';
@@ -135,12 +135,17 @@ export function grindLine(
       ...FORM_CHARGES[line.form],
       ...STATE_CHARGES[recipe.state],
     ],
-    labelWords: [
-      `Ingredients: ${recipe.ingredients}`,
-      ...(recipe.allergens.length > 0 ? [`Contains: ${recipe.allergens.join(', ')}.`] : []),
-      STATE_WORDS[recipe.state],
-    ],
+    labelWords: recipeWords(recipe),
   };
+}
+
+/** What the label of anything made by a recipe must say. */
+export function recipeWords({ ingredients, allergens, state }: Recipe): string[] {
+  return [
+    `Ingredients: ${ingredients}`,
+    ...(allergens.length > 0 ? [`Contains: ${allergens.join(', ')}.`] : []),
+    STATE_WORDS[state],
+  ];
 }
 
 /** What a customer keeps of the fat, bone or skin. */

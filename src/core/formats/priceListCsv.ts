@@ -9,6 +9,8 @@ const HEAD = ['list', 'name', 'effective_from', 'unit', 'currency', 'sign', 'min
 const RULE = ['rule', 'label', 'basis', 'rate_cents', 'key', 'taxable'];
 /** Columns that a list may be without. Species are parted by blanks, tiers too, each `above:cents`. */
 const MORE = ['species', 'tiers', 'payer'];
+/** A column of the whole list that it may be without. */
+const ROUND = 'round_cents';
 
 /** What people and spreadsheets write for yes and no. */
 const TAXABLE = new Map<string, 'yes' | 'no' | 'unsaid'>([
@@ -28,9 +30,10 @@ export function writePriceListCsv(list: PriceList): string {
     sign: list.sign,
     minimum_cents: String(list.minimumCents),
     tax_bp: String(list.taxBp),
+    [ROUND]: list.roundCents === undefined ? '' : String(list.roundCents),
   };
   return writeCsv(
-    [...HEAD, ...RULE, ...MORE],
+    [...HEAD, ...RULE, ...MORE, ROUND],
     list.rules.map((rule) => ({
       ...head,
       rule: rule.id,
@@ -54,7 +57,7 @@ export function readPriceListCsv(text: string): Result<PriceList, 'invalid'> {
   if (!first) return failure('invalid', 'There is no rule in it.', 'row 2');
   const rules: PriceRule[] = [];
   for (const [at, row] of table.value.entries()) {
-    const other = HEAD.find((column) => row[column] !== first[column]);
+    const other = [...HEAD, ROUND].find((column) => row[column] !== first[column]);
     if (other) {
       const message = `The list says ${row[other]} here and ${first[other]} in row 2.`;
       return failure('invalid', message, `row ${at + 2}, ${other}`);
@@ -72,6 +75,7 @@ export function readPriceListCsv(text: string): Result<PriceList, 'invalid'> {
     sign: first.sign,
     minimumCents: Number(first.minimum_cents),
     taxBp: Number(first.tax_bp),
+    ...(first[ROUND] ? { roundCents: Number(first[ROUND]) } : {}),
     rules,
   });
 }

@@ -93,6 +93,8 @@ const facts: LabelFacts = {
   unit: 'lb',
   packedOn: '2026-11-24',
   keepUntil: '2027-08-24',
+  dateWords: 'Keep frozen, best by',
+  size: '4x3',
   words: [],
   code,
 };
@@ -125,6 +127,23 @@ describe('a label', () => {
   it('with more words than fit is refused: an allergen is never left out in silence', () => {
     const words = Array.from({ length: 9 }, (_, at) => `Contains: allergen ${at}.`);
     expect(labelFor({ ...facts, words })).toMatchObject({ ok: false, reason: 'too-many-words' });
+  });
+
+  it('on a smaller roll holds fewer words, and says which roll that is', () => {
+    const words = Array.from({ length: 6 }, (_, at) => `Contains: allergen ${at}.`);
+    expect(labelFor({ ...facts, words })).toMatchObject({ ok: true, value: { size: '4x3' } });
+    expect(labelFor({ ...facts, words, size: '4x6' })).toMatchObject({ ok: true });
+    const refused = labelFor({ ...facts, words, size: '4x2' });
+    expect(refused).toMatchObject({ reason: 'too-many-words', message: expect.stringContaining('4 × 2 in') });
+  });
+
+  it('says the date and names the farm as the shop wants it', () => {
+    const label = labelFor({ ...facts, farm: '', dateWords: 'Frozen; best before' });
+    expect(label.ok && label.value.lines).toEqual([
+      'Hog H112, left half',
+      'Owner: Ottilie Brandreth',
+      'Packed 2026-11-24. Frozen; best before 2027-08-24.',
+    ]);
   });
 
   it.each<[string, Partial<LabelFacts>]>([

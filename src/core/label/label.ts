@@ -2,8 +2,9 @@ import { failure, success, type Result } from '../quantity/result';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { MonthsKept } from '../species/types';
 import { monthsAfter } from '../time/shopTime';
-import { folded, MOST_SMALL_LINES } from './fold';
+import { folded } from './fold';
 import { humanReadable, type PackageCode } from './gs1';
+import { LABEL_LAYOUTS, type LabelSize } from './sizes';
 
 /** Under which law an animal was slaughtered and may be handed on. A field of the animal, not of the label. */
 export const INSPECTION_CLASSES = ['custom-exempt', 'inspected'] as const;
@@ -16,6 +17,7 @@ export type LabelFacts = {
   readonly owner: string;
   readonly tag: string;
   readonly shareLabel: string;
+  /** Empty where the shop does not print it. */
   readonly farm: string;
   readonly speciesName: string;
   readonly cut: string;
@@ -25,11 +27,16 @@ export type LabelFacts = {
   /** `YYYY-MM-DD` */
   readonly packedOn: string;
   readonly keepUntil: string;
+  /** What stands before the best-by date. */
+  readonly dateWords: string;
   readonly words: readonly string[];
   readonly code: PackageCode;
+  readonly size: LabelSize;
 };
 
 export type Label = {
+  /** 4 x 3 inches where a label of before does not say. */
+  readonly size?: LabelSize;
   readonly shop: string;
   readonly cut: string;
   readonly detail: string;
@@ -73,11 +80,13 @@ export function labelFor(facts: LabelFacts): Result<Label, LabelProblem> {
   }
   const ounces = inspected && facts.unit === 'lb' ? ` (${poundsAndOunces(facts.net)})` : '';
   const lines = smallLines(facts);
-  if (lines.flatMap(folded).length > MOST_SMALL_LINES) {
-    const message = `The words for ${facts.cut} do not fit on the label. Shorten its ingredients; nothing may be left out.`;
+  const layout = LABEL_LAYOUTS[facts.size];
+  if (lines.flatMap((line) => folded(line, layout)).length > layout.small.lines) {
+    const message = `The words for ${facts.cut} do not fit on a label of ${layout.words}. Shorten its ingredients or take larger labels; nothing may be left out.`;
     return failure('too-many-words', message, 'words');
   }
   return success({
+    size: facts.size,
     shop: facts.shopName,
     cut: facts.cut,
     detail: facts.detail,
@@ -95,9 +104,11 @@ function smallLines(facts: LabelFacts): string[] {
     'Keep frozen. Thaw in the refrigerator. Cook thoroughly. Wash hands and boards.',
   ];
   return [
-    `${facts.speciesName} ${facts.tag}, ${facts.shareLabel}, ${facts.farm}`,
+    [`${facts.speciesName} ${facts.tag}`, facts.shareLabel, facts.farm]
+      .filter((said) => said !== '')
+      .join(', '),
     `Owner: ${facts.owner}`,
-    `Packed ${facts.packedOn}. Keep frozen, best by ${facts.keepUntil}.`,
+    `Packed ${facts.packedOn}. ${facts.dateWords} ${facts.keepUntil}.`,
     ...facts.words,
     ...(facts.inspection === 'inspected' ? inspected : []),
   ];

@@ -1,5 +1,4 @@
-import { BASIS_WORDS, type PriceList } from '../charges/priceList';
-import { formatMoney } from '../quantity/money';
+import { rateWords, type PriceList } from '../charges/priceList';
 import { houseWay } from '../sheet/houseSheet';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 
@@ -36,10 +35,7 @@ export function blankSheetOf(
   const price = (keys: readonly string[]) =>
     rules
       .filter((rule) => rule.key !== undefined && keys.includes(rule.key) && rule.payer !== 'farm')
-      .map(
-        (rule) =>
-          `${rule.label.toLowerCase()} ${formatMoney(rule.rateCents, list!.sign)} ${BASIS_WORDS[rule.basis].per}`,
-      )
+      .map((rule) => `${rule.label.toLowerCase()} ${rateWords(rule, list!.sign)}`)
       .join(', ');
   return {
     shopName,
@@ -49,7 +45,7 @@ export function blankSheetOf(
       .filter((rule) => rule.key === undefined)
       .map(
         (rule) =>
-          `${rule.label}: ${formatMoney(rule.rateCents, list!.sign)} ${BASIS_WORDS[rule.basis].per}${rule.payer === 'farm' ? ', the farm pays' : ''}`,
+          `${rule.label}: ${rateWords(rule, list!.sign)}${rule.payer === 'farm' ? ', the farm pays' : ''}`,
       ),
     decisions: decisionsAsked(situation).map((decision) => {
       const way = houseWay(decision, situation);

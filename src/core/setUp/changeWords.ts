@@ -18,6 +18,9 @@ const RULE_WORDS: Readonly<Record<keyof Omit<HouseRules, 'version'>, string>> = 
   holidays: 'holidays',
   blockMinutes: 'minutes of cutting a day',
   labelNote: 'words at the foot of a label',
+  labelSize: 'labels',
+  labelDate: 'words before the best-by date',
+  labelFarm: 'the farm on labels',
 };
 
 const SPECIES_RULE_WORDS: Readonly<Record<keyof SpeciesRules, string>> = {
@@ -139,6 +142,7 @@ export function changeWords(change: SetUpChange, { before, shipped }: Read): str
 function fromTo(name: string, was: unknown, now: unknown): string {
   const isShort = (value: unknown) => typeof value === 'number' || typeof value === 'string';
   if (isShort(now)) return isShort(was) && was !== now ? `${name} ${was} to ${now}` : `${name} ${now}`;
+  if (typeof now === 'boolean') return `${name}: ${now ? 'yes' : 'no'}`;
   return Array.isArray(now) ? `${name}: ${now.join(', ') || 'none'}` : name;
 }
 

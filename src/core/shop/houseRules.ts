@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { LABEL_SIZES, type LabelSize } from '../label/sizes';
 import { isDay, type Day } from '../time/shopTime';
 
 /** How a shop works, whatever the animal. Every change is a new version; finished orders keep theirs. */
@@ -30,6 +31,12 @@ export type HouseRules = {
   readonly blockMinutes: number;
   /** Words of the shop's own at the foot of every label; empty for none. */
   readonly labelNote: string;
+  /** The labels on the roll. */
+  readonly labelSize: LabelSize;
+  /** What stands before the best-by date. */
+  readonly labelDate: string;
+  /** Whether labels name the farm. */
+  readonly labelFarm: boolean;
 };
 
 /**
@@ -49,6 +56,9 @@ export const USUAL_RULES: HouseRules = {
   holidays: [],
   blockMinutes: 420,
   labelNote: '',
+  labelSize: '4x3',
+  labelDate: 'Keep frozen, best by',
+  labelFarm: true,
 };
 
 const hour = Joi.string()
@@ -79,6 +89,9 @@ export const houseRuleFields = {
     .messages({ day: '{#label} is no date. Write 2026-12-25.' }),
   blockMinutes: Joi.number().integer().min(30).max(5000),
   labelNote: Joi.string().trim().max(60).allow(''),
+  labelSize: Joi.valid(...LABEL_SIZES),
+  labelDate: Joi.string().trim().min(1).max(40),
+  labelFarm: Joi.boolean(),
 };
 
 export const houseRulesSchema = Joi.object<HouseRules>({

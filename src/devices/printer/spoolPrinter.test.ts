@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { tradeItem } from '@/core/label/gs1';
 import type { Label } from '@/core/label/label';
+import { LABEL_LAYOUTS, LABEL_SIZES } from '@/core/label/sizes';
 import { drawLabel } from '@/papers/label';
 import { spoolPrinter } from './spoolPrinter';
 
@@ -46,6 +47,15 @@ describe('the drawing of a label', () => {
   it('folds long words and keeps a long cut on the label', () => {
     expect(drawing.match(/Raw\./g)!.length).toBe(30);
     expect(drawing).toContain('textLength="372"');
+  });
+
+  it.each(LABEL_SIZES)('of %s keeps everything above the bars, however many words it may hold', (size) => {
+    const { width, height, small, bars } = LABEL_LAYOUTS[size];
+    const lines = Array.from({ length: small.lines }, (_, at) => `Line ${at}.`);
+    const drawn = drawLabel({ ...label, size, lines });
+    expect(drawn).toContain(`viewBox="0 0 ${width} ${height}"`);
+    const last = Number(new RegExp(`y="([\\d.]+)"[^>]*>Line ${small.lines - 1}\\.`).exec(drawn)![1]);
+    expect(last).toBeLessThanOrEqual(height - bars.up);
   });
 
   it('has bars of its own for every weight', () => {

@@ -1,3 +1,4 @@
+import { USUAL_RULES } from '@/core/shop/houseRules';
 import type { ForecastLine } from '@/core/forecast/types';
 import {
   balanceOfKind,
@@ -220,7 +221,7 @@ export class PastBench {
   }
 
   private label(file: ShareFile, weighing: Weighing, line: ForecastLine): void {
-    const label = packageLabel(file, { weighing, line, takenAt: this.now });
+    const label = packageLabel(file, { weighing, line, takenAt: this.now }, USUAL_RULES);
     if (!label.ok) throw new Error(label.message);
     const job = {
       id: this.id,

@@ -173,6 +173,7 @@ describe('whatever is asked', () => {
       putPricesAway: { clientId: randomUUID(), draftId: put },
       priceFileView: { listId: baseId, as: 'csv' },
       triedFileView: { kind: 'atlas', species: 'hog', text: 'id,primal' },
+      labelSampleView: {},
       speciesFileView: { id: 'hog', as: 'csv' },
     };
   });

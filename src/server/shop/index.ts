@@ -9,12 +9,14 @@ import {
 } from './prices';
 import { hangsOnView } from './hangsOnView';
 import { pricesView } from './pricesView';
+import { labelSampleView } from './labelSampleView';
 import { changeSetUp } from './setUp';
 import { setUpView } from './setUpView';
 import { speciesFileView, triedFileView } from './speciesFiles';
 
 export type { HangsOn } from './hangsOnView';
 export type { SaidChange } from './setUp';
+export type { LabelSample } from './labelSampleView';
 export type { TriedFile } from './speciesFiles';
 export type { SetUpView, SpeciesAtHome } from './setUpView';
 export type { HistoryStep, ListInHand, PricesView, StandingList, WorkedOrder } from './pricesView';
@@ -33,4 +35,5 @@ export const shop = {
   changeSetUp,
   triedFileView,
   speciesFileView,
+  labelSampleView,
 } as const;

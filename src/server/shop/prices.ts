@@ -55,6 +55,7 @@ const changeSchema = Joi.alternatives()
             effectiveFrom: day,
             minimumCents: Joi.number().integer(),
             taxBp: Joi.number().integer(),
+            roundCents: Joi.number().integer(),
           })
             .min(1)
             .required(),

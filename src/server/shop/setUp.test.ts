@@ -189,3 +189,19 @@ describe('the set-up of a shop', () => {
     expect(await shop.ask('setUpView', {}, 'counter')).toMatchObject({ reason: 'not-allowed' });
   });
 });
+
+describe('labels', () => {
+  it('are shown as they are printed, with what is too long for them', async () => {
+    const usual = await shop.get('labelSampleView', {});
+    expect(usual.svg).toContain('best by');
+    expect(usual.tooLong).toEqual([]);
+    await make({ kind: 'rules', rules: { labelSize: '4x2', labelDate: 'Best before', labelFarm: false } });
+    const small = await shop.get('labelSampleView', {});
+    expect(small.svg).toContain('viewBox="0 0 400 200"');
+    expect(small.svg).toContain('Best before');
+    expect(small.svg).not.toContain('the farm');
+    expect((await shop.get('setUpView', {})).history[0]!.words).toBe(
+      'labels 4x3 to 4x2; words before the best-by date Keep frozen, best by to Best before; the farm on labels: no',
+    );
+  });
+});

@@ -232,7 +232,8 @@ async function writeLabel(
 ): Promise<Result<true, Reason>> {
   if (weighing.kind !== 'package') return success(true);
   const { load, named, input } = toTake;
-  const label = packageLabel(file, { weighing, line: named.line!, takenAt: load.takenAt });
+  const packed = { weighing, line: named.line!, takenAt: load.takenAt };
+  const label = packageLabel(file, packed, house.setUp.rules);
   if (!label.ok) return label;
   await writeLabelJob(house.db, {
     id: randomUUID(),

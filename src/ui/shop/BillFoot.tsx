@@ -1,6 +1,6 @@
 import type { BillsBeside } from '@/core/charges/besides';
 import type { PriceList } from '@/core/charges/priceList';
-import type { Bill } from '@/core/charges/bill';
+import { FOOT_LINES, type Bill } from '@/core/charges/bill';
 import { formatMoney, sumCents, type Cents } from '@/core/quantity/money';
 import styles from './PricesScreen.module.css';
 
@@ -46,7 +46,5 @@ export function BillFoot({ bills, lists }: Props) {
 
 /** What is on a bill besides its charges. */
 function besidesOf({ lines }: Bill): Cents {
-  return sumCents(
-    lines.filter(({ rule }) => rule === 'tax' || rule === 'minimum').map((line) => line.amount),
-  );
+  return sumCents(lines.filter(({ rule }) => FOOT_LINES.has(rule)).map((line) => line.amount));
 }

@@ -20,14 +20,21 @@ export function EditList({ draftId, list, onClose }: Props) {
         effectiveFrom: list.effectiveFrom as string,
         minimum: (list.minimumCents / 100).toFixed(2),
         tax: String(list.taxBp / 100),
+        round: ((list.roundCents ?? 1) / 100).toFixed(2),
       }}
-      question={({ name, effectiveFrom, minimum, tax }): Question<'changePrices'> | FieldProblem => {
+      question={({ name, effectiveFrom, minimum, tax, round }): Question<'changePrices'> | FieldProblem => {
         const minimumCents = readRate(minimum);
         if (minimumCents === undefined)
           return { field: 'minimum', message: `“${minimum}” is no amount. Write 75.00.` };
         const taxBp = readRate(tax);
         if (taxBp === undefined || taxBp > 10_000)
           return { field: 'tax', message: `“${tax}” is no percentage. Write 6 or 6.25.` };
+        const roundCents = readRate(round);
+        if (roundCents === undefined || roundCents < 1 || roundCents > 1000)
+          return {
+            field: 'round',
+            message: `“${round}” is nothing to round to. Write 0.05, or 0.01 for the cent.`,
+          };
         return {
           draftId,
           change: {
@@ -37,6 +44,7 @@ export function EditList({ draftId, list, onClose }: Props) {
               effectiveFrom,
               minimumCents: minimumCents as PriceList['minimumCents'],
               taxBp,
+              roundCents: roundCents as PriceList['minimumCents'],
             },
           },
         };
@@ -55,6 +63,9 @@ export function EditList({ draftId, list, onClose }: Props) {
         <Input inputMode="decimal" />
       </Form.Item>
       <Form.Item name="tax" label="Tax on what is taxed, percent">
+        <Input inputMode="decimal" />
+      </Form.Item>
+      <Form.Item name="round" label="Totals are rounded to">
         <Input inputMode="decimal" />
       </Form.Item>
     </AskDialog>

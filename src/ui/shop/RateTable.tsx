@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { BillsBeside, ChargeBeside, GroupBeside } from '@/core/charges/besides';
+import { FOOT_LINES } from '@/core/charges/bill';
 import { BASIS_WORDS, type PriceList, type PriceRule } from '@/core/charges/priceList';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import type { WeighingUnit } from '@/core/quantity/weight';
@@ -78,7 +79,7 @@ export function RateTable({ bills, lists, kept, worked, unit, draftId, onTyped, 
         ))}
         <tbody>
           {bills.bill.lines
-            .filter(({ rule }) => rule === 'minimum' || rule === 'tax')
+            .filter(({ rule }) => FOOT_LINES.has(rule))
             .map((line) => (
               <tr key={line.rule}>
                 <td />

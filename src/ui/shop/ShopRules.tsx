@@ -2,6 +2,8 @@
 
 import { isDay, type Day } from '@/core/time/shopTime';
 import type { HouseRules } from '@/core/shop/houseRules';
+import type { LabelSample } from '@/server/shop';
+import { LabelRules } from './LabelRules';
 import type { SetUpState } from './useSetUp';
 import { numberOf, numberProblem, ValueField } from './ValueField';
 import styles from './SetUp.module.css';
@@ -77,16 +79,8 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
     ],
   },
   {
-    title: 'Labels and days off',
+    title: 'Days off',
     rows: [
-      {
-        label: 'At the foot of a label',
-        unit: '',
-        width: 'words',
-        read: ({ labelNote }) => labelNote,
-        problem: (text) => (text.length <= 60 ? '' : '60 letters at most'),
-        change: (labelNote) => ({ labelNote }),
-      },
       {
         label: 'Closed on',
         unit: '',
@@ -107,7 +101,7 @@ const DAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
 const WEEK = { open: 'Open on', kill: 'Animals are killed on', pickUp: 'Boxes are collected on' } as const;
 
 /** What holds whatever the animal. */
-export function ShopRules({ state }: { state: SetUpState }) {
+export function ShopRules({ state, label }: { state: SetUpState; label: LabelSample }) {
   const { rules } = state.view;
   return (
     <table className={styles.rules}>
@@ -140,6 +134,7 @@ export function ShopRules({ state }: { state: SetUpState }) {
           ))}
         </tbody>
       ))}
+      <LabelRules state={state} first={label} />
       <tbody>
         <tr className={styles.part}>
           <th colSpan={2}>The week, and what there is to cut with</th>
