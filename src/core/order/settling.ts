@@ -1,4 +1,4 @@
-import { billFor, keysOfLine, type Bill, type BillItem } from '../charges/bill';
+import { billFor, keysOfLine, type Bill, type BillBasis, type BillItem } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
 import { sumCents, ZERO_CENTS, type Cents } from '../quantity/money';
 import { sumWeights, type Weight } from '../quantity/weight';
@@ -10,6 +10,11 @@ import type { Weighing } from './work';
 
 /** What the share costs by what was really weighed, line by line of its plan. */
 export function finalBill(file: ShareFile): Bill {
+  return billFor(file.priceList, finalBasis(file));
+}
+
+/** What a share is billed on by what was really weighed. */
+export function finalBasis(file: ShareFile): BillBasis {
   const { expected, wrap } = planOf(file);
   const items = expected.lines.flatMap((line): BillItem[] => {
     const mine = file.weighings.filter((each) => each.lineKey === line.key);
@@ -32,7 +37,7 @@ export function finalBill(file: ShareFile): Bill {
     ];
   });
   const own = file.allotted ? items : ownItems(items, file.share, file.together);
-  return billFor(file.priceList, billBasis(file, expected.coldWeight, own));
+  return billBasis(file, expected.coldWeight, own);
 }
 
 /** Whether a package is this household's, as far as packages are shared out already. */

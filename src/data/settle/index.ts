@@ -1,2 +1,2 @@
 export { allotmentsOf, writeAllotments } from './allotments';
-export { closingsOf, paymentsOf, pickUpsOf, writeClosing, writePayment, writePickUp } from './settlement';
+export { closedSince, closingsOf, paymentsOf, pickUpsOf, writeClosing, writePayment, writePickUp } from './settlement';

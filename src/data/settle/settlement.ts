@@ -13,6 +13,11 @@ export async function closingsOf(
   return new Map(rows.map((row) => [row.shareId, { ...row, bill: readBill(row.bill) }]));
 }
 
+/** The shares closed at or after an instant, the latest first. */
+export async function closedSince(db: Database, at: string, most: number): Promise<ShareId[]> {
+  return db('closings').where('at', '>=', at).orderBy('at', 'desc').limit(most).pluck('shareId');
+}
+
 export async function writeClosing(db: Database, closing: Closing): Promise<void> {
   await db('closings').insert({ ...closing, bill: JSON.stringify(closing.bill) });
 }

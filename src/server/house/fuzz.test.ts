@@ -174,6 +174,7 @@ describe('whatever is asked', () => {
       priceFileView: { listId: baseId, as: 'csv' },
       triedFileView: { kind: 'atlas', species: 'hog', text: 'id,primal' },
       labelSampleView: {},
+      yearView: { listId: baseId, besideId: baseId },
       speciesFileView: { id: 'hog', as: 'csv' },
     };
   });

@@ -194,3 +194,26 @@ describe('the statement', () => {
     expect(bytes.length).toBeGreaterThan(10_000);
   });
 });
+
+it('what was finished is worked under another list by what was really packed, and billed as it was', async () => {
+  const { id: besideId } = (await shop.file(shareId)).priceList;
+  const under = (listId: string) => shop.get('yearView', { listId, besideId });
+  expect((await under(besideId)).whole.shares).toBe(0);
+  await packAll();
+  expect(await close()).toMatchObject({ ok: true });
+  const { closing } = await shop.file(shareId);
+  const same = await under(besideId);
+  expect(same.whole).toMatchObject({ shares: 1, was: closing!.bill.total, now: closing!.bill.total });
+
+  const started = { clientId: randomUUID(), baseId: besideId, name: 'Dearer', effectiveFrom: '2099-02-01' };
+  const { draftId } = await shop.get('startPriceList', started);
+  const change = { kind: 'rate' as const, rule: 'cut-and-wrap', rateCents: 108 };
+  await shop.get('changePrices', { clientId: randomUUID(), draftId, change });
+  const dearer = await under(draftId);
+  // Ten cents more on the hot weight of a side.
+  const hot = closing!.bill.lines.find(({ rule }) => rule === 'cut-and-wrap')!;
+  expect(dearer.species).toHaveLength(1);
+  expect(dearer.whole.now - dearer.whole.was).toBe(Math.round((hot.amount / 98) * 108) - hot.amount);
+  expect(dearer.most).toEqual(dearer.least);
+  expect((await shop.file(shareId)).closing!.bill).toEqual(closing!.bill);
+});

@@ -12,11 +12,13 @@ import { pricesView } from './pricesView';
 import { labelSampleView } from './labelSampleView';
 import { changeSetUp } from './setUp';
 import { setUpView } from './setUpView';
+import { yearView } from './yearView';
 import { speciesFileView, triedFileView } from './speciesFiles';
 
 export type { HangsOn } from './hangsOnView';
 export type { SaidChange } from './setUp';
 export type { LabelSample } from './labelSampleView';
+export type { YearView } from './yearView';
 export type { TriedFile } from './speciesFiles';
 export type { SetUpView, SpeciesAtHome } from './setUpView';
 export type { HistoryStep, ListInHand, PricesView, StandingList, WorkedOrder } from './pricesView';
@@ -36,4 +38,5 @@ export const shop = {
   triedFileView,
   speciesFileView,
   labelSampleView,
+  yearView,
 } as const;

@@ -20,10 +20,11 @@ import { ShopHeading } from './ShopHeading';
 const BeginList = onDemand(() => import('./BeginList').then((module) => module.BeginList));
 const EditCharge = onDemand(() => import('./EditCharge').then((module) => module.EditCharge));
 const EditList = onDemand(() => import('./EditList').then((module) => module.EditList));
+const YearUnder = onDemand(() => import('./YearUnder').then((module) => module.YearUnder));
 const PriceFiles = onDemand(() => import('./PriceFiles').then((module) => module.PriceFiles));
 
 type Opened =
-  | { readonly what: 'begin' | 'files' | 'list' }
+  | { readonly what: 'begin' | 'files' | 'list' | 'year' }
   | { readonly what: 'charge'; readonly id: string | null }
   | null;
 
@@ -60,6 +61,7 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
     <div className={styles.page}>
       <ShopHeading>
         <Button onClick={() => setOpened({ what: 'files' })}>Files</Button>
+        <Button onClick={() => setOpened({ what: 'year' })}>The last year under it</Button>
         {inHand ? (
           <>
             <Button onClick={() => setOpened({ what: 'list' })}>Name, day, tax</Button>
@@ -113,6 +115,7 @@ export function PricesScreen({ view: first }: { view: PricesView }) {
       {opened?.what === 'list' && inHand && (
         <EditList draftId={inHand.id} list={list} onClose={() => setOpened(null)} />
       )}
+      {opened?.what === 'year' && <YearUnder list={list} beside={beside} onClose={() => setOpened(null)} />}
       {opened?.what === 'files' && (
         <PriceFiles list={list} {...(inHand ? { inHand } : {})} onClose={() => setOpened(null)} />
       )}
