@@ -32,7 +32,7 @@ const usual: LabelLayout = {
   detail: { y: 70, size: 11 },
   weight: { y: 112, size: 38 },
   small: { y: 130, step: 10.5, size: 8.5, lines: 10 },
-  letters: 62,
+  letters: 69,
   bars: { up: 72, height: 46 },
 };
 
@@ -43,7 +43,7 @@ export const LABEL_LAYOUTS: Readonly<Record<LabelSize, LabelLayout>> = {
     words: '4 × 6 in',
     height: 600,
     small: { y: 134, step: 15, size: 12, lines: 26 },
-    letters: 44,
+    letters: 49,
   },
   '4x2': {
     ...usual,
@@ -53,7 +53,7 @@ export const LABEL_LAYOUTS: Readonly<Record<LabelSize, LabelLayout>> = {
     detail: { y: 53, size: 9 },
     weight: { y: 80, size: 26 },
     small: { y: 92, step: 8.6, size: 7.4, lines: 7 },
-    letters: 71,
+    letters: 80,
     bars: { up: 48, height: 30 },
   },
 };

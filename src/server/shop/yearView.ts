@@ -41,11 +41,12 @@ export const yearView = defineUseCase<{ listId: string; besideId: string }, Year
     for (let at = 0; at < Math.min(closed.length, MOST_SHARES); at += AT_ONCE) {
       shares.push(...(await finished(house, closed.slice(at, at + AT_ONCE))));
     }
-    const names = new Map(house.catalogue.species.map(({ id, name }) => [id, name]));
     const beside = yearBeside(was, now, shares);
     return success({
       ...beside,
-      species: beside.species.map((each) => ({ ...each, name: names.get(each.name) ?? each.name })),
+      species: house.catalogue.species.flatMap(({ id, name }) =>
+        beside.species.filter((each) => each.name === id).map((each) => ({ ...each, name })),
+      ),
       isPart: closed.length > MOST_SHARES,
     });
   },
