@@ -17,6 +17,15 @@ export type Person = {
   readonly email: string | null;
 };
 
+/** Somebody else who can be reached for a household or a farm. */
+export type OtherContact = {
+  readonly id: string;
+  readonly personId: PersonId;
+  readonly name: string;
+  readonly phone: string | null;
+  readonly email: string | null;
+};
+
 /** What the farm says of an animal; nothing is worked out by it. */
 export type AnimalFacts = {
   readonly breed?: string;

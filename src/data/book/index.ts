@@ -27,6 +27,9 @@ export {
 } from './orders';
 export {
   addContact,
+  contactsOf,
+  endContact,
+  writeContact,
   latestPeople,
   mergePeople,
   peopleHolding,

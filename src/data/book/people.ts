@@ -1,4 +1,4 @@
-import type { Person, PersonId } from '@/core/order/animal';
+import type { OtherContact, Person, PersonId } from '@/core/order/animal';
 import type { Database } from '../database';
 
 const OF_A_PERSON = ['id', 'name', 'phone', 'email'] as const;
@@ -37,10 +37,45 @@ export async function peopleHolding(db: Database, letters: string, limit: number
       if (digits.length >= LEAST_DIGITS) {
         void query.orWhereRaw("replace(replace(phone, ' ', ''), '-', '') LIKE ?", [like(digits)]);
       }
+      void query.orWhereIn('id', contactsHolding(db, like(letters), digits));
     })
     .orderByRaw('length(name), name')
     .limit(limit)
     .select(...OF_A_PERSON);
+}
+
+/** Those for whom somebody else can be reached whose name holds these letters, or whose telephone these digits. */
+function contactsHolding(db: Database, letters: string, digits: string) {
+  return db('contacts')
+    .whereNull('endedAt')
+    .where((query) => {
+      void query.whereRaw('name LIKE ?', [letters]);
+      if (digits.length >= LEAST_DIGITS) {
+        void query.orWhereRaw("replace(replace(phone, ' ', ''), '-', '') LIKE ?", [`%${digits}%`]);
+      }
+    })
+    .select('personId');
+}
+
+/** Others who can be reached for somebody, the first named first. */
+export async function contactsOf(db: Database, personId: PersonId): Promise<OtherContact[]> {
+  return db('contacts')
+    .where({ personId })
+    .whereNull('endedAt')
+    .orderBy('at')
+    .select('id', 'personId', 'name', 'phone', 'email');
+}
+
+export async function writeContact(
+  db: Database,
+  contact: OtherContact & { readonly at: string },
+): Promise<void> {
+  await db('contacts').insert({ ...contact, endedAt: null });
+}
+
+/** Somebody is not reached that way any more. @returns whether there was such a contact */
+export async function endContact(db: Database, id: string, endedAt: string): Promise<boolean> {
+  return (await db('contacts').where({ id }).whereNull('endedAt').update({ endedAt })) > 0;
 }
 
 /** Who had a share booked last, the latest first. */
@@ -92,6 +127,7 @@ export async function mergePeople(
       .where({ [column]: double.id })
       .update({ [column]: keep.id });
   }
+  await db('contacts').where({ personId: double.id }).update({ personId: keep.id });
   await db('animals').where({ farmId: double.id }).update({ farmId: keep.id });
   const notes = [keep.notes, double.notes].filter((said) => said !== '').join(' ');
   const reached = { phone: keep.phone ?? double.phone, email: keep.email ?? double.email };

@@ -14,6 +14,7 @@ import * as setUp from './012-set-up';
 import * as divisions from './013-divisions';
 import * as messages from './014-messages';
 import * as households from './015-households';
+import * as contacts from './016-contacts';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -34,6 +35,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['013-divisions', divisions],
   ['014-messages', messages],
   ['015-households', households],
+  ['016-contacts', contacts],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -136,12 +136,21 @@ describe('two that are the same', () => {
     const [second] = await hog('H2', 'Anne Birch');
     const [keepId, doubleId] = [first!.share.owner.id, second!.share.owner.id];
     await shop.get('noteHousehold', { clientId: randomUUID(), personId: doubleId, notes: 'rings after six' });
+    const son = {
+      clientId: randomUUID(),
+      personId: doubleId,
+      name: 'Jorun, the son',
+      phone: '555 0177',
+      email: '',
+    };
+    await shop.get('addHouseholdContact', son);
     const merge = { clientId: randomUUID(), keepId, doubleId };
     expect(await shop.ask('mergeHouseholds', merge, 'counter')).toMatchObject({ reason: 'not-allowed' });
     await shop.get('mergeHouseholds', merge);
     const household = await shop.get('householdView', { personId: keepId });
     expect(household.tickets.map(({ tag }) => tag)).toEqual(['H2', 'H1']);
     expect(household.notes).toBe('rings after six');
+    expect(household.contacts).toMatchObject([{ name: 'Jorun, the son', phone: '555 0177', email: null }]);
     expect(await shop.ask('householdView', { personId: doubleId })).toMatchObject({ reason: 'not-found' });
     expect((await shop.get('householdsView', { words: 'birch' })).map(({ id }) => id)).toEqual([keepId]);
     const [third] = await hog('H3', 'Anne Birch');
@@ -276,5 +285,35 @@ describe('finding', () => {
     const owner = { name: 'Ann Birch', phone: '555 0144 71' };
     await shop.book(hogDocument({ shares: [{ part: 'whole', owner }] }));
     expect(await found('4471')).toEqual(['Ann Birch, whole']);
+  });
+});
+
+describe('others who can be reached for a household', () => {
+  it('are found by, and gone when they are not any more', async () => {
+    const [file] = await shop.book();
+    const { id: personId, name } = file!.share.owner;
+    const add = (said: object) =>
+      shop.ask('addHouseholdContact', {
+        clientId: randomUUID(),
+        personId,
+        name: 'Jorun',
+        phone: '',
+        email: '',
+        ...said,
+      });
+    expect(await add({})).toMatchObject({ reason: 'invalid', field: 'phone' });
+    expect(await add({ email: 'jorun at home' })).toMatchObject({ reason: 'invalid', field: 'email' });
+    const added = await add({ phone: '555 0177' });
+    const found = async (words: string) =>
+      (await shop.get('householdsView', { words })).map((each) => each.name);
+    expect(await found('joru')).toEqual([name]);
+    expect(await found('0177')).toEqual([name]);
+    const { contactId } = (added as { value: { contactId: string } }).value;
+    const end = { clientId: randomUUID(), contactId };
+    await shop.get('endHouseholdContact', end);
+    expect(await found('joru')).toEqual([]);
+    expect(await shop.ask('endHouseholdContact', { ...end, clientId: randomUUID() })).toMatchObject({
+      reason: 'not-found',
+    });
   });
 });

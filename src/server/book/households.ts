@@ -1,7 +1,16 @@
 import Joi from 'joi';
-import type { Person, PersonId } from '@/core/order/animal';
+import type { OtherContact, Person, PersonId } from '@/core/order/animal';
 import { success } from '@/core/quantity/result';
-import { mergePeople, personById, shareIdsOfPerson, writeNotes } from '@/data/book';
+import { instant } from '@/core/time/shopTime';
+import {
+  contactsOf,
+  endContact,
+  mergePeople,
+  personById,
+  shareIdsOfPerson,
+  writeContact,
+  writeNotes,
+} from '@/data/book';
 import { stageRowsOf } from '@/data/rail';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
@@ -9,7 +18,12 @@ import { defineUseCase, OFFICE } from '../house/useCase';
 import { eyesOf, ticketOf, type Ticket } from '../rail/ticket';
 
 /** Somebody with everything they ever had to do with, the newest first. */
-export type Household = Person & { readonly notes: string; readonly tickets: readonly Ticket[] };
+export type Household = Person & {
+  readonly notes: string;
+  /** Others who can be reached for them. */
+  readonly contacts: readonly OtherContact[];
+  readonly tickets: readonly Ticket[];
+};
 
 /** So many stand on the page; nobody reads further back in a call. */
 const MOST_TICKETS = 60;
@@ -30,7 +44,7 @@ export const householdView = defineUseCase<{ personId: PersonId }, Household>({
       .sort((a, b) => b.number - a.number)
       .slice(0, MOST_TICKETS)
       .map((row) => ticketOf(row, eyes));
-    return success({ ...person, tickets });
+    return success({ ...person, contacts: await contactsOf(house.db, personId), tickets });
   },
 });
 
@@ -49,6 +63,49 @@ export const noteHousehold = defineUseCase<
     await writeNotes(db, personId, notes);
     return success({ personId });
   },
+});
+
+/** Somebody else who can be reached for a household or a farm: by telephone, by mail, or by both. */
+export const addHouseholdContact = defineUseCase<
+  { clientId: string; personId: PersonId; name: string; phone: string; email: string },
+  { contactId: string }
+>({
+  name: 'addHouseholdContact',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({
+    clientId,
+    personId: id,
+    name: Joi.string().trim().min(1).max(80).required(),
+    phone: Joi.string().trim().max(40).allow('').required(),
+    email: Joi.string().trim().email({ tlds: false }).max(120).allow('').required(),
+  }),
+  subject: ({ personId }) => personId,
+  run: async ({ db, now }, { clientId: contactId, personId, name, phone, email }) => {
+    if (!(await personById(db, personId))) return refuse('not-found', NOBODY);
+    if (phone === '' && email === '') {
+      return refuse('invalid', `How can ${name} be reached? A telephone or a mail address.`, 'phone');
+    }
+    const contact = { id: contactId, personId, name, phone: phone || null, email: email || null };
+    await writeContact(db, { ...contact, at: instant(now) });
+    return success({ contactId });
+  },
+});
+
+/** Somebody is not reached for them any more. */
+export const endHouseholdContact = defineUseCase<
+  { clientId: string; contactId: string },
+  { contactId: string }
+>({
+  name: 'endHouseholdContact',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({ clientId, contactId: id }),
+  subject: ({ contactId }) => contactId,
+  run: async ({ db, now }, { contactId }) =>
+    (await endContact(db, contactId, instant(now)))
+      ? success({ contactId })
+      : refuse('not-found', 'They are not there any more.', 'contactId'),
 });
 
 /** Two that were the same become one: all orders of both are the kept one's. It cannot be undone, so the owner does it. */

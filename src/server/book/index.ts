@@ -3,7 +3,13 @@ import { bookingView } from './bookingView';
 import { bookAnimals, bookOrder, triedBookingsView } from './bookOrder';
 import { cancelOrder } from './cancelOrder';
 import { correctFacts } from './correctFacts';
-import { householdView, mergeHouseholds, noteHousehold } from './households';
+import {
+  householdView,
+  mergeHouseholds,
+  addHouseholdContact,
+  endHouseholdContact,
+  noteHousehold,
+} from './households';
 import { householdsView } from './householdsView';
 import { lastTimeView } from './lastTimeView';
 import { confirmationView, messagesView } from './messages';
@@ -27,6 +33,8 @@ export const book = {
   bookingView,
   householdsView,
   householdView,
+  addHouseholdContact,
+  endHouseholdContact,
   noteHousehold,
   mergeHouseholds,
   lastTimeView,

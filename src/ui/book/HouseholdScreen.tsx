@@ -28,6 +28,7 @@ export function HouseholdScreen({ household: first }: { household: Household }) 
           {phone && <a href={`tel:${phone.replace(/\s/g, '')}`}>{phone}</a>} {email}
         </span>
       </h1>
+      <Contacts household={household} />
       <Notes key={household.notes} personId={personId} kept={household.notes} />
       {role === 'owner' && <Button onClick={() => setMerging(true)}>The same as somebody else</Button>}
       <h2>Everything they had to do with</h2>
@@ -38,6 +39,59 @@ export function HouseholdScreen({ household: first }: { household: Household }) 
       )}
       {merging && <Merge keep={household} onClose={() => setMerging(false)} />}
     </div>
+  );
+}
+
+/** Others who can be reached for them, and the way to name another. */
+function Contacts({ household: { id: personId, name, contacts } }: { household: Household }) {
+  const [adding, setAdding] = useState(false);
+  const { ask, busy, refusal } = useAsk('endHouseholdContact');
+  return (
+    <>
+      <ul className={styles.contacts}>
+        {contacts.map(({ id, name: other, phone, email }) => (
+          <li key={id}>
+            <b>{other}</b> {phone && <a href={`tel:${phone.replace(/\s/g, '')}`}>{phone}</a>} {email}{' '}
+            <button
+              type="button"
+              className="link"
+              disabled={busy}
+              aria-label={`Not ${other} any more`}
+              onClick={() => void ask({ contactId: id })}
+            >
+              not any more
+            </button>
+          </li>
+        ))}
+        <li>
+          <button type="button" className="link" onClick={() => setAdding(true)}>
+            somebody else who can be reached
+          </button>
+        </li>
+      </ul>
+      <Note failure={refusal} />
+      {adding && (
+        <AskDialog
+          title={`Who else can be reached for ${name}?`}
+          asks="addHouseholdContact"
+          does="Write them down"
+          initial={{ name: '', phone: '', email: '' }}
+          question={(typed) => ({ personId, ...typed })}
+          onDone={() => setAdding(false)}
+          onClose={() => setAdding(false)}
+        >
+          <Form.Item name="name" label="Name, and what they do: Jorun, the son">
+            <Input autoFocus maxLength={80} />
+          </Form.Item>
+          <Form.Item name="phone" label="Telephone">
+            <Input inputMode="tel" maxLength={40} />
+          </Form.Item>
+          <Form.Item name="email" label="Mail">
+            <Input inputMode="email" maxLength={120} />
+          </Form.Item>
+        </AskDialog>
+      )}
+    </>
   );
 }
 
