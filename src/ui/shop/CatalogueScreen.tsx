@@ -11,6 +11,7 @@ import { Coming, Failed } from '../kit/States';
 import { useSpecies } from '../sheet/useSpecies';
 import { CutsOfZone } from './CutsOfZone';
 import { SetUpHistory } from './SetUpHistory';
+import { SideTree } from './SideTree';
 import { ShopHeading } from './ShopHeading';
 import { useSetUp } from './useSetUp';
 import styles from './SetUp.module.css';
@@ -75,6 +76,16 @@ export function CatalogueScreen({ view: first }: { view: SetUpView }) {
                 onPoint={setPointed}
               />
               <p className="quiet">Press a place: only its cuts are shown.</p>
+              <SideTree
+                species={species}
+                zone={zone}
+                onDecision={(decision) => {
+                  setZone(species.decisions.find((each) => each.id === decision)!.zone);
+                  requestAnimationFrame(() =>
+                    document.getElementById(decision)?.scrollIntoView({ block: 'start' }),
+                  );
+                }}
+              />
             </div>
             <div>
               {shown.map((decision) => (

@@ -21,7 +21,7 @@ type Props = {
 export function CutsOfZone({ state, species, own, decision, onOwnCut }: Props) {
   const hidden = own.hidden.filter((each) => each.startsWith(`${decision.id}.`));
   return (
-    <section className={styles.zone}>
+    <section className={styles.zone} id={decision.id}>
       <h2>
         {decision.title}
         <span className="quiet">
