@@ -1,2 +1,10 @@
 export { allotmentsOf, writeAllotments } from './allotments';
-export { closedSince, closingsOf, paymentsOf, pickUpsOf, writeClosing, writePayment, writePickUp } from './settlement';
+export {
+  closedSince,
+  closingsOf,
+  paymentsOf,
+  pickUpsOf,
+  writeClosing,
+  writePayment,
+  writePickUp,
+} from './settlement';
