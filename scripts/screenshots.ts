@@ -8,6 +8,7 @@ import { RunningDemo } from '../tests/browser/runningDemo';
 /** `npm run screenshots`: the pictures of docs/screenshots, taken anew from a fresh demo. */
 const FOLDER = 'docs/screenshots';
 const DESK = { width: 1280, height: 800 };
+const TELEPHONE = { width: 390, height: 844 };
 const FLOOR = { width: 1920, height: 1080 };
 
 async function shoot(person: Person, name: string): Promise<void> {
@@ -72,6 +73,24 @@ async function statement(person: Person, demo: RunningDemo): Promise<void> {
     process.stderr.write('pdftoppm (poppler-utils) is missing: no picture of the statement.\n');
 }
 
+/** A household on its telephone, at one of its choices. */
+async function household(person: Person, demo: RunningDemo): Promise<void> {
+  await openShare(person, 'sheet', 'Perran Vane', 'take-home');
+  await person.click('Their page');
+  await person.click('Give them a link');
+  const link = await person.find('.ant-modal a[href*="/mine/"]');
+  const telephone = await Person.arrive(demo.address, TELEPHONE);
+  await telephone.open(new URL((await link.getAttribute('href'))!).pathname);
+  await telephone.click('Cut it the way you usually do');
+  await telephone.sees('This comes home with you.');
+  await telephone.click('The whole side');
+  await telephone.clickOn('svg [aria-label="center loin"]');
+  await telephone.sees('Center loin', 'h1');
+  await shoot(telephone, 'household');
+  await telephone.leave();
+  await person.keys(Key.ESCAPE);
+}
+
 /** A list in hand with two rates changed, set against the one in force. */
 async function prices(demo: RunningDemo): Promise<void> {
   const owner = await Person.arrive(demo.address, DESK);
@@ -117,11 +136,6 @@ async function floor(demo: RunningDemo): Promise<void> {
   await person.open(`/api/label/${label!.slice(0, 36)}`);
   await shoot(person, 'label');
   await person.leave();
-  const hand = await Person.arrive(demo.scaleAddress, { width: 620, height: 600 });
-  await hand.open('/');
-  await hand.sees('3.31');
-  await shoot(hand, 'scale-panel');
-  await hand.leave();
 }
 
 mkdirSync(FOLDER, { recursive: true });
@@ -130,6 +144,7 @@ try {
   const person = await Person.arrive(demo.address, DESK);
   await desk(person);
   await statement(person, demo);
+  await household(person, demo);
   await person.leave();
   await prices(demo);
   await floor(demo);

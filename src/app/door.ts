@@ -1,11 +1,13 @@
 import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import type { Result } from '@/core/quantity/result';
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { success, type Result } from '@/core/quantity/result';
 import { ANYBODY, type Staff } from '@/server/house/actor';
 import { passDoorway } from '@/server/house/doorway';
-import type { Reason } from '@/server/house/reasons';
+import { refuse, type Reason } from '@/server/house/reasons';
 import { usualSurroundings } from '@/server/house/surroundings';
 import type { UseCase } from '@/server/house/useCase';
+import { visitorOf, type Visitor } from '@/server/links';
 import { actorOf } from '@/server/people';
 import { USE_CASES, type InputOf, type OutputOf, type UseCaseName } from '@/server/useCases';
 
@@ -34,6 +36,35 @@ export async function askAsAnybody<Name extends UseCaseName>(
 ): Promise<Result<OutputOf<Name>, Reason>> {
   const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
   return passDoorway(asked, raw, ANYBODY);
+}
+
+/** Wrong links that one place may try in a while, before it rests: a guess has one chance in 2 to the 256. */
+const WRONG_LINKS = new RateLimiterMemory({ points: 20, duration: 15 * 60 });
+
+/** Who comes by a private link, or why nobody does: there is none like it, it has ended, or too many were tried. */
+export async function visitorBy(token: string, address: string): Promise<Result<Visitor, Reason>> {
+  const { db, now } = usualSurroundings();
+  const tries = await WRONG_LINKS.get(address);
+  if (tries !== null && tries.remainingPoints <= 0) {
+    return refuse(
+      'locked',
+      'Too many links that hold no more were tried from here. Wait a quarter of an hour.',
+    );
+  }
+  const visitor = await visitorOf(db, token, now);
+  if (visitor) return success(visitor);
+  await WRONG_LINKS.consume(address).catch(() => undefined);
+  return refuse('not-found', 'This link holds no more. Ask the shop for a new one.');
+}
+
+/** Passes the doorway as whoever comes by a link. */
+export async function askAsVisitor<Name extends UseCaseName>(
+  { actor }: Visitor,
+  name: Name,
+  raw: unknown,
+): Promise<Result<OutputOf<Name>, Reason>> {
+  const asked = USE_CASES[name] as unknown as UseCase<InputOf<Name>, OutputOf<Name>>;
+  return passDoorway(asked, raw, actor);
 }
 
 /** What a page shows: the answer, or the sign-in page, or one's own first page, or the page for what is not there. */

@@ -2,6 +2,7 @@ import { block } from './block';
 import { book } from './book';
 import { hang } from './hang';
 import type { UseCase } from './house/useCase';
+import { links } from './links';
 import { people } from './people';
 import { rail } from './rail';
 import { settle } from './settle';
@@ -24,6 +25,7 @@ export const USE_CASES = {
   ...today,
   ...people,
   ...shop,
+  ...links,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -43,17 +43,53 @@ function reach(species: Species, decision: Decision): number {
     .reduce((sum, atom) => sum + atom.sharePct, 0);
 }
 
+/** A sheet of a species with what is expected of it. */
+type Answered = { readonly species: Species; readonly sheet: Sheet; readonly expected: Forecast };
+
 /** Where a zone of the side map goes under a sheet; undefined while its main decision is open. */
-export function zoneDestination(
-  { species, sheet, expected }: { species: Species; sheet: Sheet; expected: Forecast },
-  zone: string,
+export function zoneDestination(answered: Answered, zone: string): Destination | undefined {
+  const decision = mainDecisionOf(answered.species, zone);
+  return decision && decisionDestination(answered, decision);
+}
+
+/** Where most of what a decision is about goes under a sheet; undefined while it is open. */
+export function decisionDestination(
+  { species, sheet, expected }: Answered,
+  decision: Decision,
 ): Destination | undefined {
-  const decision = mainDecisionOf(species, zone);
-  const taker = decision && takenOver(species, (id) => sheet.answers[id]).get(decision.id);
+  const taker = takenOver(species, (id) => sheet.answers[id]).get(decision.id);
   if (taker) return taker.option.products[0]?.destination;
-  const answer = decision && sheet.answers[decision.id];
-  if (!decision || !answer) return undefined;
+  const answer = sheet.answers[decision.id];
+  if (!answer) return undefined;
   const lines = expected.lines.filter((line) => line.decision === decision.id);
   const [largest] = [...lines].sort((a, b) => b.gross - a.gross);
   return largest?.destination ?? optionById(decision, answer.forms[0]!.option).destination ?? 'grind';
+}
+
+/** A part of a zone that is decided apart, and what of the zone it is. */
+export type ZonePart = { readonly decision: Decision; readonly share: number };
+
+/** Parts smaller than this share of their zone are not drawn. */
+const LEAST_DRAWN = 0.07;
+
+const parts = new WeakMap<Species, Map<string, readonly ZonePart[]>>();
+
+/**
+ * The parts of a zone that are decided apart, in the cutter's order; shares add up to 1. They are the species', not the
+ * sheet's: what is chosen changes where a part goes and never how large it is drawn.
+ */
+export function zoneParts(species: Species, zone: string): readonly ZonePart[] {
+  const known = parts.get(species) ?? new Map<string, readonly ZonePart[]>();
+  parts.set(species, known);
+  const found = known.get(zone) ?? partsOf(species, zone);
+  known.set(zone, found);
+  return found;
+}
+
+function partsOf(species: Species, zone: string): ZonePart[] {
+  const own = species.decisions.filter((decision) => decision.zone === zone && isOfMeat(decision));
+  const whole = own.reduce((sum, decision) => sum + reach(species, decision), 0);
+  const drawn = own.filter((decision) => reach(species, decision) >= LEAST_DRAWN * whole);
+  const all = drawn.reduce((sum, decision) => sum + reach(species, decision), 0);
+  return drawn.map((decision) => ({ decision, share: reach(species, decision) / all }));
 }

@@ -33,6 +33,17 @@ export function zonePath(map: SideMap, zone: string): string {
   return `M${x} ${y}${edges.map(edgeSegments).join('')}Z`;
 }
 
+/** The box around a zone's edges: left, top, width, height. */
+export function zoneBox(
+  map: SideMap,
+  zone: string,
+): [left: number, top: number, width: number, height: number] {
+  const points = map.zones[zone]!.flatMap((name) => map.edges[name.replace(/^-/, '')]!);
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  return [left, top, Math.max(...xs) - left, Math.max(...ys) - top];
+}
+
 /** Room around the outline for the stroke of an active zone. */
 const FRAME_MARGIN = 6;
 

@@ -15,6 +15,7 @@ import * as divisions from './013-divisions';
 import * as messages from './014-messages';
 import * as households from './015-households';
 import * as contacts from './016-contacts';
+import * as links from './017-links';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -36,6 +37,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['014-messages', messages],
   ['015-households', households],
   ['016-contacts', contacts],
+  ['017-links', links],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -14,6 +14,7 @@ export const REASONS = {
   'needs-a-reason': 409,
   'id-reused': 409,
   'already-taken': 409,
+  approved: 409,
   cancelled: 409,
   'changed-elsewhere': 409,
   closed: 409,

@@ -26,6 +26,7 @@ type Input = { shareId: ShareId; baseVersion: number; sheet: Sheet };
 export const saveSheet = defineUseCase<Input, SavedSheet>({
   name: 'saveSheet',
   roles: OFFICE,
+  others: ['household'],
   writes: true,
   isDraft: true,
   input: Joi.object({
@@ -39,6 +40,12 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     if (!found.ok) return found;
     const shareId = found.value.share.id;
     const { situation, sheet: latest } = found.value;
+    if (latest?.approved && house.actor.kind === 'household') {
+      return refuse(
+        'approved',
+        'The shop has taken your sheet as it stands. Ring us, and we change it together.',
+      );
+    }
     if (latest && isDeepStrictEqual(latest.sheet, sheet)) return success({ version: latest.version });
     if ((latest?.version ?? 0) !== baseVersion && !isOwnLostAnswer(latest, baseVersion, house.actor.id)) {
       return refuse(

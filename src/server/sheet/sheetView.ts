@@ -10,7 +10,8 @@ import { counted } from '@/core/quantity/counted';
 import { listed } from '@/core/quantity/listed';
 import { onesKept, type Keeping } from '@/core/shares/scarce';
 import type { Sheet } from '@/core/sheet/types';
-import { timeIn } from '@/core/time/shopTime';
+import { momentWords, timeIn } from '@/core/time/shopTime';
+import { sendsOfShare } from '@/data/links';
 import { callsOfShare } from '@/data/sheet';
 import { isOwner } from '../house/actor';
 import { defineShareView } from '../house/shareView';
@@ -34,6 +35,8 @@ export type SheetView = GroundSent & {
   readonly approved: boolean;
   readonly overrideReason: string | null;
   readonly locked: boolean;
+  /** When its household sent it as it wants it, and which version; null when it has not. */
+  readonly sent: { readonly at: string; readonly version: number } | null;
   /** Whom to call about this share. */
   readonly contact: { readonly name: string; readonly phone: string | null };
   readonly calls: readonly NotedCall[];
@@ -47,57 +50,63 @@ export type SheetView = GroundSent & {
   readonly actorId: string;
 };
 
+/** What a sheet is answered with, for the staff. */
 export const sheetView = defineShareView<SheetView>({
   name: 'sheetView',
   roles: OFFICE,
   asCut: true,
-  show: async (house, file) => {
-    const shareId = file.share.id;
-    const { weights, basis } = coldSides(file);
-    const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
-    const { species, unit, sides, part, addOns, tools, school, breaks, condition, known } = file.situation;
-    const hung = counted(daysHung(file, house.now), 'day');
-    return {
-      shareId,
-      name: cutName(file),
-      about: `${animalWords(file)}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
-      species: { id: species.id, version: file.catalogueVersion },
-      unit,
-      sides,
-      part: part ?? null,
-      addOns,
-      tools,
-      carcass: {
-        ...(school ? { school } : {}),
-        ...(breaks ? { breaks } : {}),
-        ...(condition ? { condition } : {}),
-      },
-      known: known ?? null,
-      coldSides: weights,
-      weightBasis: basis,
-      sheet: sheetInForce(file),
-      version: file.sheet?.version ?? 0,
-      approved: file.sheet?.approved ?? false,
-      overrideReason: file.sheet?.overrideReason ?? null,
-      locked: file.start !== undefined,
-      contact: { name: file.share.contact.name, phone: file.share.contact.phone },
-      calls: (await callsOfShare(house.db, shareId)).map(({ id, reached, said, actorName, at }) => ({
-        id,
-        reached,
-        said,
-        actorName,
-        at: timeIn(file.shop.zone, new Date(at)),
-      })),
-      priceList: file.priceList,
-      bill: { animal, hot, headSplit, deposit },
-      together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
-      billOf: file.together.length > 1 ? `${file.share.owner.name}, ${file.share.sharePct} %` : null,
-      others: await keepingBesides(house, file),
-      setsUp: isOwner(house.actor),
-      actorId: house.actor.id,
-    };
-  },
+  show: (house, file) => sheetOf(house, file),
 });
+
+/** What a sheet is answered with, as the file of a share stands. */
+export async function sheetOf(house: House, file: ShareFile): Promise<SheetView> {
+  const shareId = file.share.id;
+  const [sent] = await sendsOfShare(house.db, shareId);
+  const { weights, basis } = coldSides(file);
+  const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
+  const { species, unit, sides, part, addOns, tools, school, breaks, condition, known } = file.situation;
+  const hung = counted(daysHung(file, house.now), 'day');
+  return {
+    shareId,
+    name: cutName(file),
+    about: `${animalWords(file)}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+    species: { id: species.id, version: file.catalogueVersion },
+    unit,
+    sides,
+    part: part ?? null,
+    addOns,
+    tools,
+    carcass: {
+      ...(school ? { school } : {}),
+      ...(breaks ? { breaks } : {}),
+      ...(condition ? { condition } : {}),
+    },
+    known: known ?? null,
+    coldSides: weights,
+    weightBasis: basis,
+    sheet: sheetInForce(file),
+    version: file.sheet?.version ?? 0,
+    approved: file.sheet?.approved ?? false,
+    overrideReason: file.sheet?.overrideReason ?? null,
+    locked: file.start !== undefined,
+    sent: sent ? { at: momentWords(file.shop.zone, sent.at), version: sent.version } : null,
+    contact: { name: file.share.contact.name, phone: file.share.contact.phone },
+    calls: (await callsOfShare(house.db, shareId)).map(({ id, reached, said, actorName, at }) => ({
+      id,
+      reached,
+      said,
+      actorName,
+      at: timeIn(file.shop.zone, new Date(at)),
+    })),
+    priceList: file.priceList,
+    bill: { animal, hot, headSplit, deposit },
+    together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
+    billOf: file.together.length > 1 ? `${file.share.owner.name}, ${file.share.sharePct} %` : null,
+    others: await keepingBesides(house, file),
+    setsUp: isOwner(house.actor),
+    actorId: house.actor.id,
+  };
+}
 
 /** What the households that are cut by other sheets keep; those of one sheet are named together. */
 async function keepingBesides(house: House, { share, siblings }: ShareFile): Promise<Keeping[]> {

@@ -1,14 +1,17 @@
 'use client';
 
-import type { KeyboardEvent } from 'react';
-import { frameOf, zonePath } from '@/core/species/sideMapPath';
+import { Fragment, type KeyboardEvent } from 'react';
+import { frameOf, zoneBox, zonePath } from '@/core/species/sideMapPath';
 import { DESTINATION_WORDS, type Destination, type SideMap as MapData } from '@/core/species/types';
 import { SidePatterns } from './SidePatterns';
 import styles from './SideMap.module.css';
 
 type Props = {
   map: MapData;
-  /** Where each zone goes, in the order of the map's zones, apart by commas; empty while it is not answered. */
+  /**
+   * Where each zone goes, in the order of the map's zones, apart by commas; empty while it is not answered. A zone whose
+   * parts go different ways says each with its share of the zone: `steaks:0.8+roasts:0.2`.
+   */
   destinations: string;
   describe: (zone: string) => string;
   active: string | undefined;
@@ -21,7 +24,8 @@ export function SideMap({ map, destinations, describe, active, onChoose, onPoint
   const [left, top, width, height] = frameOf(map);
   const zones = Object.keys(map.zones);
   const said = destinations.split(',');
-  const destinationOf = (zone: string) => (said[zones.indexOf(zone)] || undefined) as Destination | undefined;
+  const partsOf = (zone: string) => readParts(said[zones.indexOf(zone)] ?? '');
+  const destinationOf = (zone: string) => largestOf(partsOf(zone));
   const shown = [...zones.filter((zone) => zone !== active), ...zones.filter((zone) => zone === active)];
   return (
     <svg
@@ -32,35 +36,84 @@ export function SideMap({ map, destinations, describe, active, onChoose, onPoint
     >
       <SidePatterns />
       {shown.map((zone) => {
-        const destination = destinationOf(zone);
+        const parts = partsOf(zone);
+        const destination = largestOf(parts);
+        const isAlike = parts.every((part) => part.destination === parts[0]?.destination);
+        const path = zonePath(map, zone);
         return (
-          <path
-            key={zone}
-            d={zonePath(map, zone)}
-            className={`${styles.zone} ${zone === active ? styles.active : ''}`}
-            fill={destination ? `url(#side-${destination})` : 'transparent'}
-            strokeDasharray={destination ? undefined : '5 4'}
-            data-open={destination ? undefined : 'true'}
-            role="button"
-            tabIndex={0}
-            aria-label={`${zone}: ${destination ? DESTINATION_WORDS[destination] : 'not answered'}. ${describe(zone)}`}
-            onClick={() => onChoose(zone)}
-            onMouseEnter={() => onPoint(zone)}
-            onMouseLeave={() => onPoint(undefined)}
-            onFocus={() => onPoint(zone)}
-            onBlur={() => onPoint(undefined)}
-            onKeyDown={(event: KeyboardEvent) => {
-              if (event.key !== 'Enter' && event.key !== ' ') return;
-              event.preventDefault();
-              onChoose(zone);
-            }}
-          />
+          <Fragment key={zone}>
+            {!isAlike && <Parts map={map} zone={zone} path={path} parts={parts} />}
+            <path
+              d={path}
+              className={`${styles.zone} ${zone === active ? styles.active : ''}`}
+              fill={isAlike && destination ? `url(#side-${destination})` : 'transparent'}
+              strokeDasharray={destination ? undefined : '5 4'}
+              data-open={destination ? undefined : 'true'}
+              role="button"
+              tabIndex={0}
+              aria-label={`${zone}: ${destination ? DESTINATION_WORDS[destination] : 'not answered'}. ${describe(zone)}`}
+              onClick={() => onChoose(zone)}
+              onMouseEnter={() => onPoint(zone)}
+              onMouseLeave={() => onPoint(undefined)}
+              onFocus={() => onPoint(zone)}
+              onBlur={() => onPoint(undefined)}
+              onKeyDown={(event: KeyboardEvent) => {
+                if (event.key !== 'Enter' && event.key !== ' ') return;
+                event.preventDefault();
+                onChoose(zone);
+              }}
+            />
+          </Fragment>
         );
       })}
       {zones.map((zone) => (
         <Label key={zone} zone={zone} at={map.labels[zone]!} dark={isPale(destinationOf(zone))} />
       ))}
     </svg>
+  );
+}
+
+/** A part of a zone, and where it goes; undefined while it is not answered. */
+type Part = { readonly destination: Destination | undefined; readonly share: number };
+
+function readParts(said: string): Part[] {
+  return said.split('+').map((part) => {
+    const [destination = '', share = '1'] = part.split(':');
+    return { destination: (destination || undefined) as Destination | undefined, share: Number(share) };
+  });
+}
+
+function largestOf(parts: readonly Part[]): Destination | undefined {
+  return [...parts].sort((a, b) => b.share - a.share)[0]?.destination;
+}
+
+type PartsProps = { map: MapData; zone: string; path: string; parts: readonly Part[] };
+
+/** The parts of a zone that go different ways: slices across it, each as large as its share. */
+function Parts({ map, zone, path, parts }: PartsProps) {
+  const [left, top, width, height] = zoneBox(map, zone);
+  const clip = `part-of-${zone.replaceAll(' ', '-')}`;
+  const isTall = height > width;
+  return (
+    <g clipPath={`url(#${clip})`}>
+      <clipPath id={clip}>
+        <path d={path} />
+      </clipPath>
+      {parts.map(({ destination, share }, index) => {
+        const from = parts.slice(0, index).reduce((sum, part) => sum + part.share, 0);
+        const place = isTall
+          ? { x: left, y: top + from * height, width, height: share * height }
+          : { x: left + from * width, y: top, width: share * width, height };
+        return (
+          <rect
+            key={index}
+            {...place}
+            className={styles.part}
+            fill={destination ? `url(#side-${destination})` : 'transparent'}
+          />
+        );
+      })}
+    </g>
   );
 }
 

@@ -1,33 +1,30 @@
 'use client';
 
-import { memo, useState, type ReactNode, type RefObject } from 'react';
+import { memo, useState, type RefObject } from 'react';
 import type { ForecastLine } from '@/core/forecast/types';
 import { inSentence } from '@/core/quantity/inSentence';
 import { formatInches } from '@/core/quantity/length';
-import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, weightField, type Weight } from '@/core/quantity/weight';
 import { onesKept, whoHasOnes } from '@/core/shares/scarce';
 import type { Destination } from '@/core/species/types';
-import { lineWorking, takeHomeWorking } from '@/core/working/forecastWorkings';
+import { lineWorking } from '@/core/working/forecastWorkings';
 import type { SheetView } from '@/server/sheet';
 import { BillLines } from '../kit/BillLines';
 import { DestinationMark } from '../kit/DestinationMark';
 import { useLatest } from '../kit/useLatest';
 import { WorkingOf } from '../kit/WorkingOf';
 import boxes from './Boxes.module.css';
-import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
 type Props = { state: SheetState; view: SheetView; openDecision: string; onOpen: (decision: string) => void };
 
-/** What the boxes will hold, and the four figures people ask for. */
+/** What the boxes will hold, who of the animal has what it has few of, and what it is charged. */
 export function Boxes({ state, view, openDecision, onOpen }: Props) {
   const { forecast } = state.now;
   const { unit } = state.situation;
   const latest = useLatest(state);
   return (
     <>
-      <Totals state={state} view={view} />
       <table className={boxes.boxTable}>
         <thead>
           <tr>
@@ -120,46 +117,6 @@ const BoxRow = memo(function BoxRow(props: RowProps) {
     </tr>
   );
 });
-
-/** The four figures people ask for, always in view. */
-function Totals({ state: { now, situation, ground }, view: { billOf } }: Pick<Props, 'state' | 'view'>) {
-  const { forecast, bill } = now;
-  const { species, unit } = situation;
-  const { sign } = ground.priceList;
-  const deposit = bill.due === bill.total ? '' : `, ${formatMoney(bill.due, sign)} after deposit`;
-  const [low, high] = [forecast.takeHomeLow, forecast.takeHomeHigh].map((w) => formatWeight(w, 0));
-  return (
-    <dl className={boxes.totals}>
-      <Total words={`take-home, ${low} to ${high}`} unit={unit}>
-        <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, species, unit)}>
-          <span className={styles.bigFigure}>{formatWeight(forecast.takeHome, 1)}</span>
-        </WorkingOf>
-      </Total>
-      <Total words="of cold weight" unit="%">
-        <span className={styles.bigFigure}>{(forecast.yieldBp / 100).toFixed(1)}</span>
-      </Total>
-      <Total words="freezer" unit="cu ft">
-        <span className={styles.bigFigure}>{forecast.freezerCuFt.toFixed(1)}</span>
-      </Total>
-      <Total words={`estimate${billOf ? ` of ${billOf}` : ''}${deposit}`} unit="">
-        <span className={styles.bigFigure}>{formatMoney(bill.total, sign)}</span>
-      </Total>
-    </dl>
-  );
-}
-
-/** One figure with its unit, and below it in words what it is. */
-function Total({ words, unit, children }: { words: string; unit: string; children: ReactNode }) {
-  return (
-    <div>
-      <dt>
-        {children}
-        {unit !== '' && <span className="unit">{unit}</span>}
-      </dt>
-      <dd>{words}</dd>
-    </div>
-  );
-}
 
 /** The charges, made only while somebody looks at them. */
 function Charges({ state: { now, ground }, view: { priceList } }: Pick<Props, 'state' | 'view'>) {

@@ -8,7 +8,6 @@ import type { Wrap } from '@/core/sheet/types';
 import type { SheetView } from '@/server/sheet';
 import { onDemand } from '../kit/onDemand';
 import styles from './SheetScreen.module.css';
-import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
 const HouseSays = onDemand(() => import('./HouseSays').then((module) => module.HouseSays));
@@ -25,9 +24,8 @@ export function ExtrasEditor({ state, view: { locked, setsUp } }: Props) {
     sign: ground.priceList.sign,
   });
   const { offal = [] } = sheet;
-  const box = useScrolledIntoView('extras');
   return (
-    <div className={styles.open} ref={box}>
+    <div className={styles.open}>
       <h2>Wrap, extras</h2>
       <div className={styles.form}>
         <Segmented

@@ -14,7 +14,6 @@ import type { SheetView } from '@/server/sheet';
 import { WorkingOf } from '../kit/WorkingOf';
 import { FAT_BESIDE } from './rows';
 import styles from './SheetScreen.module.css';
-import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
 type Props = { state: SheetState; view: SheetView };
@@ -32,13 +31,12 @@ export function GrindEditor({ state, view }: Props) {
   const setLine = (index: number, line: GrindLine) =>
     change({ lines: grind.lines.map((each, at) => (at === index ? line : each)) });
   const trouble = state.findings.filter((finding) => finding.decision === 'grind');
-  const box = useScrolledIntoView('grind');
   const addLine = () => {
     const more: GrindLine = { ...grind.lines[0]!, amount: { kind: 'weight', weight: weight(5) } };
     change({ lines: [more, ...grind.lines] });
   };
   return (
-    <div className={styles.open} ref={box}>
+    <div className={styles.open}>
       <GrindHead state={state} locked={view.locked} onFat={(fatPct) => change({ fatPct })} />
       {grind.lines.map((line, index) => (
         <GrindLineRow

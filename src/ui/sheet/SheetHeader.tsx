@@ -15,6 +15,7 @@ import type { Saving, SheetSaver } from './sheetSaver';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
+const TheirPage = onDemand(() => import('./TheirPage').then((module) => module.TheirPage));
 const ApproveDialog = onDemand(() => import('./ApproveDialog').then((module) => module.ApproveDialog));
 
 type Props = { view: SheetView; state: SheetState; onQuestion: (decision: string) => void };
@@ -22,6 +23,8 @@ type Props = { view: SheetView; state: SheetState; onQuestion: (decision: string
 /** Whose sheet it is, what is open on it, whether it is saved, and what can be done with it as a whole. */
 export function SheetHeader({ view, state, onQuestion }: Props) {
   const [asking, setAsking] = useState(false);
+  const [giving, setGiving] = useState(false);
+  const give = useCallback(() => setGiving(true), []);
   const latest = useLatest(state);
   const openQuestions = useSteady(() =>
     state.findings.filter((finding) => finding.blocks).map((finding) => finding.sentence),
@@ -33,7 +36,10 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
   });
   const undo = useSteady(() => state.undo?.());
   const approve = useCallback(() => setAsking(true), []);
+  const redo = useSteady(() => state.redo?.());
   useKey('sheet', 'undo', undo);
+  useKey('sheet', 'redo', redo);
+  useKey('sheet', 'approve', approve, !view.locked && !state.approved);
   return (
     <header className={styles.header}>
       <h1>{view.name}</h1>
@@ -41,14 +47,18 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
       <Questions findings={state.findings} state={latest} onOpen={onQuestion} />
       <span className={styles.spacer} />
       <SavedMark saver={state.saver} locked={view.locked} />
+      {view.sent && <span className="quiet">they sent it {view.sent.at}</span>}
+      <PageButton onGive={give} />
       <SteadyCallLog view={view} openQuestions={openQuestions} />
       {!view.locked && (
         <>
           <UndoButton disabled={!state.undo} onUndo={undo} />
+          {state.redo && <Button onClick={redo}>Again</Button>}
           <HouseButton onTake={takeHouse} />
           <ApproveButton approved={state.approved} onApprove={approve} />
         </>
       )}
+      {giving && <TheirPage view={view} onClose={() => setGiving(false)} />}
       {asking && <ApproveDialog view={view} state={state} onClose={() => setAsking(false)} />}
     </header>
   );
@@ -62,6 +72,10 @@ const UndoButton = memo(function UndoButton({ disabled, onUndo }: { disabled: bo
       Undo
     </Button>
   );
+});
+
+const PageButton = memo(function PageButton({ onGive }: { onGive: () => void }) {
+  return <Button onClick={onGive}>Their page</Button>;
 });
 
 const HouseButton = memo(function HouseButton({ onTake }: { onTake: () => void }) {

@@ -15,10 +15,9 @@ import { useKey } from '../kit/keys/useKey';
 import { useSteady } from '../kit/useSteady';
 import { onDemand } from '../kit/onDemand';
 import { answeredOn } from './answered';
-import { digitOf, OptionCards } from './OptionCards';
+import { digitOf, OptionRows } from './OptionRows';
 import { ClashChoice } from './Questions';
 import styles from './SheetScreen.module.css';
-import { useScrolledIntoView } from './useScrolledIntoView';
 import type { SheetState } from './useSheet';
 
 type Props = { decision: Decision; state: SheetState; settled: SheetState; view: SheetView };
@@ -51,9 +50,8 @@ export function ZoneEditor({ decision, state, settled, view: { locked, setsUp } 
     return step.ok ? step.value : step.message;
   });
   const taker = takenOver(situation.species, (id) => answerOn(sheet, id, side)).get(decision.id);
-  const box = useScrolledIntoView(decision.id);
   return (
-    <div className={styles.open} ref={box}>
+    <div className={styles.open}>
       <div className={styles.openHead}>
         <h2>{decision.title}</h2>
         {!answer && (
@@ -85,7 +83,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked, setsUp } 
         </p>
       )}
       {clash && <ClashChoice state={settled} clash={clash} locked={locked} />}
-      <OptionCards
+      <OptionRows
         decision={decision}
         options={offered}
         settled={settled}

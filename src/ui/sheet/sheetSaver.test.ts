@@ -5,12 +5,16 @@ import { SheetSaver, type Kept } from './sheetSaver';
 const sheet = (instructions: string) => ({ instructions }) as Sheet;
 
 /** A browser whose clock is pushed, and a house that answers as it is told. */
-function desk(answers: Result<{ version: number }, string>[] = []) {
+function desk(
+  answers: Result<{ version: number }, string>[] = [],
+  theirs?: { version: number; sheet: Sheet },
+) {
   const sent: Kept[] = [];
   let kept: Kept | undefined;
   let due: (() => void) | undefined;
   let version = 1;
-  const saver = new SheetSaver(1, {
+  const met: [Sheet, Sheet][] = [];
+  const saver = new SheetSaver(1, sheet('begun'), {
     send: async (asked) => {
       sent.push(asked);
       return answers.shift() ?? success({ version: (version += 1) });
@@ -20,12 +24,18 @@ function desk(answers: Result<{ version: number }, string>[] = []) {
       due = work;
       return () => (due = undefined);
     },
+    meet: async (base, mine) => {
+      met.push([base, mine()]);
+      if (!theirs) return undefined;
+      const together = sheet(`${mine().instructions} and ${theirs.sheet.instructions}`);
+      return { version: theirs.version, theirs: theirs.sheet, together };
+    },
   });
   const quiet = async () => {
     due?.();
     for (let turn = 0; turn < 10; turn += 1) await Promise.resolve();
   };
-  return { saver, sent, kept: () => kept, quiet, isWaiting: () => due !== undefined };
+  return { saver, sent, met, kept: () => kept, quiet, isWaiting: () => due !== undefined };
 }
 
 describe('a sheet that is being answered', () => {
@@ -70,5 +80,43 @@ describe('a sheet that is being answered', () => {
       undefined,
       false,
     ]);
+  });
+
+  it('changed elsewhere meanwhile is put together with theirs and sent on their version', async () => {
+    const theirs = { version: 7, sheet: sheet('theirs') };
+    const elsewhere = failure('changed-elsewhere', 'changed');
+    const { saver, sent, met, kept, quiet } = desk([elsewhere, success({ version: 8 })], theirs);
+    saver.change(sheet('mine'));
+    await quiet();
+    expect(met).toEqual([[sheet('begun'), sheet('mine')]]);
+    expect(sent.map((each) => [each.baseVersion, each.sheet.instructions])).toEqual([
+      [1, 'mine'],
+      [7, 'mine and theirs'],
+    ]);
+    expect([saver.saving.get().state, saver.version.get(), kept()]).toEqual(['saved', 8, undefined]);
+  });
+
+  it('changed elsewhere and not to be fetched waits, and nothing is lost', async () => {
+    const elsewhere = failure('changed-elsewhere', 'changed');
+    const { saver, kept, quiet, isWaiting } = desk([elsewhere]);
+    saver.change(sheet('mine'));
+    await quiet();
+    expect([saver.saving.get().state, kept()?.sheet.instructions, isWaiting()]).toEqual([
+      'waiting',
+      'mine',
+      true,
+    ]);
+  });
+
+  it('changed elsewhere without end is said in the end', async () => {
+    const elsewhere = () => failure('changed-elsewhere', 'changed');
+    const { saver, sent, quiet } = desk(Array.from({ length: 20 }, elsewhere), {
+      version: 7,
+      sheet: sheet('theirs'),
+    });
+    saver.change(sheet('mine'));
+    for (let turn = 0; turn < 5; turn += 1) await quiet();
+    expect(saver.saving.get()).toEqual({ state: 'refused', message: 'changed' });
+    expect(sent.length).toBeLessThan(10);
   });
 });

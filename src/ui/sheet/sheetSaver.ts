@@ -18,7 +18,21 @@ type Around = {
   /** Keeps what is not saved yet in the browser, or nothing any more. */
   readonly keep: (kept: Kept | undefined) => void;
   readonly later: (work: () => void, ms: number) => () => void;
+  /**
+   * Somebody else has changed the sheet meanwhile: fetches theirs and puts both together.
+   *
+   * @param base - the sheet that was last saved from here
+   * @param mine - what is answered here, at the moment of asking
+   * @returns undefined when theirs cannot be had now
+   */
+  readonly meet: (base: Sheet, mine: () => Sheet) => Promise<Met | undefined>;
 };
+
+/** Their sheet with its version, and both together. */
+export type Met = { readonly version: number; readonly theirs: Sheet; readonly together: Sheet };
+
+/** Others may go on changing it: after so many meetings in a row somebody is told. */
+const MOST_MEETINGS = 5;
 
 /**
  * Saves a sheet that is being answered: kept in the browser at once, sent when it is quiet, one request at a time, and
@@ -29,10 +43,13 @@ export class SheetSaver {
   readonly version: Signal<number>;
   private latest: Sheet | undefined;
   private sending = false;
+  private meetings = 0;
   private stopWaiting: () => void = () => undefined;
 
+  /** @param base - the sheet of that version */
   constructor(
     baseVersion: number,
+    private base: Sheet,
     private readonly around: Around,
   ) {
     this.version = new Signal(baseVersion);
@@ -58,11 +75,17 @@ export class SheetSaver {
   private async sendOnce(wanted: Sheet): Promise<boolean> {
     this.saving.set({ state: 'saving', message: '' });
     const answer = await this.around.send({ baseVersion: this.version.get(), sheet: wanted });
+    if (!answer.ok && answer.reason === 'changed-elsewhere' && this.meetings < MOST_MEETINGS) {
+      this.meetings += 1;
+      return this.meet(wanted);
+    }
     if (!answer.ok) {
       this.refused(answer.reason, answer.message);
       return false;
     }
     this.version.set(answer.value.version);
+    this.base = wanted;
+    this.meetings = 0;
     if (this.latest !== wanted) {
       this.keepLatest();
       return true;
@@ -71,6 +94,22 @@ export class SheetSaver {
     this.around.keep(undefined);
     this.saving.set(SAVED);
     return false;
+  }
+
+  private async meet(wanted: Sheet): Promise<boolean> {
+    const met = await this.around.meet(this.base, () => this.latest ?? wanted);
+    if (!met) {
+      this.refused(
+        'offline',
+        'Somebody else has changed this sheet; it is sent again when theirs can be fetched.',
+      );
+      return false;
+    }
+    this.version.set(met.version);
+    this.base = met.theirs;
+    this.latest = met.together;
+    this.keepLatest();
+    return true;
   }
 
   private refused(reason: string, message: string): void {

@@ -5,14 +5,17 @@ import type { Evaluation, Ground } from '@/core/questions/evaluate';
 import { findingsOf, type Finding } from '@/core/questions/findings';
 import { groundOf } from '@/core/questions/groundOf';
 import type { Situation } from '@/core/sheet/situation';
+import { mergeSheets, withRowsOf, type Merged, type RowClash } from '@/core/sheet/mergeSheets';
 import type { Sheet } from '@/core/sheet/types';
+import type { ShareId } from '@/core/order/animal';
+import type { Result } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { act } from '../kit/act';
 import { afterPaint } from '../kit/afterPaint';
 import { Evaluations } from './evaluations';
 import { readKept, writeKept } from './keptSheet';
-import { SheetSaver } from './sheetSaver';
+import { SheetSaver, type Kept } from './sheetSaver';
 
 export type SheetState = {
   readonly sheet: Sheet;
@@ -23,29 +26,64 @@ export type SheetState = {
   /** What is open and what is remarked; worked out when it is first asked for, after the figures. */
   readonly findings: readonly Finding[];
   readonly saver: SheetSaver;
+  /** Rows that somebody else answered otherwise at the same time; mine stand until one says. */
+  readonly met: MetElsewhere | undefined;
+  /** Takes the rows as the other has them, or leaves mine. */
+  readonly settle: (take: 'mine' | 'theirs') => void;
   readonly change: (sheet: Sheet) => void;
   /** Takes the last change back; nothing when there is none. */
   readonly undo: (() => void) | undefined;
+  /** Makes what was taken back again; nothing when there is none. */
+  readonly redo: (() => void) | undefined;
+  /** The sheet before the last change, and how many changes there were: what moved is shown a while. */
+  readonly moved: { readonly from: Sheet; readonly count: number } | undefined;
   readonly approved: boolean;
+};
+
+export type MetElsewhere = { readonly clashes: readonly RowClash[]; readonly theirs: Sheet };
+
+/** How a sheet reaches the house: by the staff's door, or by a private link. */
+export type SheetWay = {
+  readonly save: (
+    asked: Kept & { readonly shareId: ShareId },
+  ) => Promise<Result<{ readonly version: number }, string>>;
+  readonly fetch: (
+    shareId: ShareId,
+  ) => Promise<Result<Pick<SheetView, 'sheet' | 'version' | 'locked'>, string>>;
+};
+
+const BY_STAFF: SheetWay = {
+  save: (asked) => act('saveSheet', asked),
+  fetch: (shareId) => act('sheetView', { shareId }),
 };
 
 /** Changes that can be taken back one by one. */
 const MOST_STEPS = 50;
 
 /** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
-export function useSheet(view: SheetView, species: Species): SheetState {
+export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_STAFF): SheetState {
   const [sheet, setSheet] = useState(view.sheet);
   const [approved, setApproved] = useState(view.approved);
   const [steps, setSteps] = useState<readonly Sheet[]>([]);
-  const saver = useSaver(view);
+  const [undone, setUndone] = useState<readonly Sheet[]>([]);
+  const [moved, setMoved] = useState<SheetState['moved']>();
+  const [met, setMet] = useState<MetElsewhere>();
+  const stand = useRef(sheet);
+  const take = useCallback((merged: Merged, theirs: Sheet) => {
+    stand.current = merged.sheet;
+    setSheet(merged.sheet);
+    setMet(merged.clashes.length > 0 ? { clashes: merged.clashes, theirs } : undefined);
+  }, []);
+  const saver = useSaver(view, way, take);
   const ground = useMemo(() => groundOf(view, species), [view, species]);
   const { situation } = ground;
   const evaluations = useMemo(() => new Evaluations(ground), [ground]);
   const now = useMemo(() => evaluations.of(sheet), [evaluations, sheet]);
-  const stand = useRef(sheet);
   const put = useCallback(
     (next: Sheet) => {
+      const from = stand.current;
       stand.current = next;
+      setMoved((before) => ({ from, count: (before?.count ?? 0) + 1 }));
       setSheet(next);
       setApproved(false);
       // Kept and sent once the figures stand on the screen: writing to the browser's store takes its time.
@@ -58,6 +96,7 @@ export function useSheet(view: SheetView, species: Species): SheetState {
       if (view.locked) return;
       const before = stand.current;
       setSteps((steps) => [...steps.slice(1 - MOST_STEPS), before]);
+      setUndone([]);
       put(next);
     },
     [put, view.locked],
@@ -66,8 +105,24 @@ export function useSheet(view: SheetView, species: Species): SheetState {
     const before = steps.at(-1);
     if (!before) return;
     setSteps(steps.slice(0, -1));
+    setUndone((undone) => [...undone, stand.current]);
     put(before);
   }, [put, steps]);
+  const redo = useCallback(() => {
+    const again = undone.at(-1);
+    if (!again) return;
+    setUndone(undone.slice(0, -1));
+    setSteps((steps) => [...steps, stand.current]);
+    put(again);
+  }, [put, undone]);
+
+  const settle = useCallback(
+    (choice: 'mine' | 'theirs') => {
+      if (met && choice === 'theirs') change(withRowsOf(stand.current, met.theirs, met.clashes));
+      setMet(undefined);
+    },
+    [change, met],
+  );
 
   const isTakenUp = useRef(false);
   useEffect(() => {
@@ -79,6 +134,7 @@ export function useSheet(view: SheetView, species: Species): SheetState {
   }, [view, change]);
 
   const mayUndo = steps.length > 0;
+  const mayRedo = undone.length > 0;
   return useMemo(() => {
     let known: readonly Finding[] | undefined;
     return {
@@ -92,23 +148,51 @@ export function useSheet(view: SheetView, species: Species): SheetState {
         return known;
       },
       saver,
+      met,
+      settle,
       change,
       undo: mayUndo ? undo : undefined,
+      redo: mayRedo ? redo : undefined,
+      moved,
       approved,
     };
-  }, [approved, change, evaluations, ground, mayUndo, now, saver, sheet, situation, undo]);
+  }, [
+    approved,
+    change,
+    evaluations,
+    ground,
+    mayRedo,
+    mayUndo,
+    met,
+    moved,
+    now,
+    redo,
+    saver,
+    settle,
+    sheet,
+    situation,
+    undo,
+  ]);
 }
 
-/** What saves the sheet; sends at once when the network is back. */
-function useSaver(view: SheetView): SheetSaver {
+/** What saves the sheet; sends at once when the network is back, and meets what others have changed meanwhile. */
+function useSaver(view: SheetView, way: SheetWay, take: (merged: Merged, theirs: Sheet) => void): SheetSaver {
   const [saver] = useState(
     () =>
-      new SheetSaver(view.version, {
-        send: (asked) => act('saveSheet', { shareId: view.shareId, ...asked }),
+      new SheetSaver(view.version, view.sheet, {
+        send: (asked) => way.save({ shareId: view.shareId, ...asked }),
         keep: (kept) => writeKept(view, kept),
         later: (work, ms) => {
           const timer = setTimeout(work, ms);
           return () => clearTimeout(timer);
+        },
+        meet: async (base, mine) => {
+          const answer = await way.fetch(view.shareId);
+          if (!answer.ok || answer.value.locked) return undefined;
+          const { version, sheet: theirs } = answer.value;
+          const merged = mergeSheets(base, mine(), theirs);
+          take(merged, theirs);
+          return { version, theirs, together: merged.sheet };
         },
       }),
   );

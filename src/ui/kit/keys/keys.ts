@@ -13,6 +13,10 @@ export type Key = {
   readonly byCharacter?: boolean;
   /** Holds in a field as well. */
   readonly inFields?: boolean;
+  /** Holds in a line of text as well, which has no use for it; not in a number or a list. */
+  readonly inText?: boolean;
+  /** Is left to a button or a link that has the hand. */
+  readonly notOnButtons?: boolean;
 };
 
 /** Every key of the app, once: what the hooks listen to and what `?` lists. */
@@ -45,11 +49,16 @@ export const KEYS = {
     after: { keys: 'bracketright', shown: ']', does: 'the next share of the animal' },
   },
   sheet: {
-    next: { keys: 'down', shown: '↓', does: 'the next zone', repeats: true },
-    before: { keys: 'up', shown: '↑', does: 'the zone before', repeats: true },
+    next: { keys: 'down', shown: '↓', does: 'the row below', repeats: true, inText: true },
+    before: { keys: 'up', shown: '↑', does: 'the row above', repeats: true, inText: true },
+    right: { keys: 'right', shown: '→', does: 'the row on the other side of the animal' },
+    left: { keys: 'left', shown: '←', does: 'the same, the other way' },
     option: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 9, 0', does: 'choose that form for the open zone' },
-    question: { keys: 'n', shown: 'N', does: 'the next open question' },
+    question: { keys: 'n,enter', shown: 'Enter, N', does: 'the next open question', notOnButtons: true },
+    house: { keys: 'h', shown: 'H', does: 'the house’s answer for this row' },
+    approve: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'read it back and approve it', inFields: true },
     undo: { keys: 'mod+z', shown: 'Ctrl Z', does: 'take the last change back' },
+    redo: { keys: 'mod+shift+z,mod+y', shown: 'Ctrl Shift Z', does: 'make it again' },
   },
   wrap: {
     target: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 0', does: 'choose the target' },

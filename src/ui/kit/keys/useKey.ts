@@ -21,8 +21,19 @@ export function useKey<S extends Scope>(
     useKey: key.byCharacter ?? false,
     ignoreModifiers: key.byCharacter ?? false,
     // A radio button that was pressed keeps the focus and must not swallow the keys of the page.
-    enableOnFormTags: key.inFields ? true : ['radio'],
+    enableOnFormTags: key.inFields ? true : key.inText ? ['input', 'radio'] : ['radio'],
+    ignoreEventWhen: (event) => isOfItsOwn(event, key),
   });
+}
+
+/** Whether what has the hand does something of its own at this key. */
+function isOfItsOwn({ key: pressed, target }: KeyboardEvent, { inText, notOnButtons }: Key): boolean {
+  if (!(target instanceof HTMLElement)) return false;
+  const role = target.getAttribute('role');
+  if (inText && (role === 'combobox' || role === 'spinbutton')) return true;
+  const isButton = target instanceof HTMLButtonElement || target instanceof HTMLAnchorElement;
+  // The way that was chosen keeps the hand, and pressing it again would do nothing.
+  return notOnButtons === true && pressed === 'Enter' && isButton && role !== 'radio';
 }
 
 /** Says that the keys of a scope hold here, for as long as this stands on the page. */

@@ -9,6 +9,7 @@ import { whyNotOffered } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import type { Decision, Option } from '@/core/species/types';
 import { answeredOn } from './answered';
+import rows from './OptionRows.module.css';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
@@ -26,7 +27,7 @@ type Props = {
  * The ways of the open zone side by side, with what each gives and costs. Which one is chosen is shown at once; what the
  * others would give follows when the figures of the choice stand on the screen.
  */
-export function OptionCards({ decision, options, settled, side, chosen, locked, onChoose }: Props) {
+export function OptionRows({ decision, options, settled, side, chosen, locked, onChoose }: Props) {
   const [pointed, setPointed] = useState<string>();
   const other = (option: Option) =>
     answeredOn(side, decision.id)(settled.sheet, { forms: [formOf(decision, option.id, settled.situation)] });
@@ -38,9 +39,15 @@ export function OptionCards({ decision, options, settled, side, chosen, locked, 
   const spoken = options.find((option) => option.id === (pointed ?? [...chosen][0]));
   return (
     <>
-      <div className={styles.options} role="radiogroup" aria-label={decision.title}>
+      <div className={rows.head} aria-hidden>
+        <span>pieces</span>
+        <span>{settled.situation.unit}</span>
+        <span>{settled.situation.unit} home</span>
+        <span>bill</span>
+      </div>
+      <div className={rows.options} role="radiogroup" aria-label={decision.title}>
         {options.map((option, index) => (
-          <OptionCard
+          <OptionRow
             key={option.id}
             id={option.id}
             label={option.label}
@@ -69,7 +76,7 @@ function against({ now, evaluations, situation, ground }: SheetState, sheet: She
   return tradeOffSentence(now, evaluations.of(sheet), words);
 }
 
-type Figures = { weight: string; unit: string; pieces: number; instead: string; money: string };
+type Figures = { weight: string; pieces: number; instead: string; home: string; money: string };
 type Asked = { decision: Decision; option: Option; side: 1 | 2 };
 
 /** What a card says: plain words and figures, so that a card that says the same is not drawn again. */
@@ -86,17 +93,20 @@ function figuresOf(state: SheetState, { decision, option, side }: Asked): Figure
   const packed = sumWeights(lines.map((line) => line.packaged));
   const money = (way.bill.total - now.bill.total) as Cents;
   const gained = (way.forecast.pool.grind - now.forecast.pool.grind) as Weight;
-  const nothing = option.products.length === 0 ? grindWords(gained, isChosen) : 'nothing is left for it';
+  const nothing = option.products.length === 0 ? grindWords(gained, isChosen) : 'nothing left';
+  const home = way.forecast.takeHome - now.forecast.takeHome;
   return {
     weight: packed > 0 ? formatWeight(packed, 1) : '',
-    unit: situation.unit,
     pieces: lines.reduce((sum, line) => sum + (line.pieces ?? 0), 0),
     instead: packed > 0 ? '' : nothing,
-    money:
-      isChosen || money === 0
-        ? ''
-        : `${money > 0 ? '+' : '−'}${formatMoney(Math.abs(money) as Cents, ground.priceList.sign)}`,
+    home: isChosen ? '' : signed(home, TRIFLE, formatWeight(Math.abs(home) as Weight, 1)),
+    money: isChosen ? '' : signed(money, 1, formatMoney(Math.abs(money) as Cents, ground.priceList.sign)),
   };
+}
+
+/** A difference with its sign; nothing where there is less than matters. */
+function signed(by: number, least: number, words: string): string {
+  return Math.abs(by) < least ? '' : `${by < 0 ? '−' : '+'}${words}`;
 }
 
 /** Which form of its zone a line is of: `rib.1.0` is of the second. */
@@ -108,7 +118,7 @@ function formOfLine(key: string): number {
 const TRIFLE = 20;
 
 function grindWords(gained: Weight, isChosen: boolean): string {
-  if (isChosen || Math.abs(gained) < TRIFLE) return 'nothing in the boxes from here';
+  if (isChosen || Math.abs(gained) < TRIFLE) return 'none in the boxes';
   return `${gained > 0 ? '+' : '−'}${formatWeight(Math.abs(gained) as Weight, 1)} grind`;
 }
 
@@ -120,7 +130,7 @@ export function digitOf(index: number, options: number): string {
   return index === options - 1 ? '0' : '';
 }
 
-type CardProps = Figures & {
+type RowProps = Figures & {
   id: string;
   label: string;
   digit: string;
@@ -130,14 +140,15 @@ type CardProps = Figures & {
   onPoint: (option: string | undefined) => void;
 };
 
-const OptionCard = memo(function OptionCard(props: CardProps) {
-  const { id, label, digit, chosen, locked, weight, unit, pieces, instead, money, onChoose, onPoint } = props;
+/** One way of the zone: a stop for the whole group, the digits choose, and what it would change stands beside it. */
+const OptionRow = memo(function OptionRow(props: RowProps) {
+  const { id, label, digit, chosen, locked, weight, pieces, instead, home, money, onChoose, onPoint } = props;
   return (
     <button
       type="button"
       role="radio"
       aria-checked={chosen}
-      className={chosen ? styles.chosenCard : styles.card}
+      className={rows.option}
       disabled={locked}
       onClick={() => onChoose(id)}
       onMouseEnter={() => onPoint(id)}
@@ -145,21 +156,24 @@ const OptionCard = memo(function OptionCard(props: CardProps) {
       onFocus={() => onPoint(id)}
       onBlur={() => onPoint(undefined)}
     >
-      <span className={styles.cardTitle}>
-        {digit !== '' && <kbd>{digit}</kbd>} {label}
-      </span>
-      <span className={styles.cardFigures}>
-        {weight === '' ? (
-          <span className="quiet">{instead}</span>
-        ) : (
-          <span>
-            <b>{weight}</b>
-            <span className="unit">{unit}</span>
-            {pieces > 0 && <span className="quiet"> in {pieces}</span>}
-          </span>
-        )}
-        {money !== '' && <span className={styles.cardMoney}>{money}</span>}
-      </span>
+      <kbd data-none={digit === '' || undefined}>{digit}</kbd>
+      <span className={rows.label}>{label}</span>
+      {weight === '' ? (
+        <span className={rows.instead}>{instead}</span>
+      ) : (
+        <>
+          <span className={rows.pieces}>{pieces > 0 ? pieces : ''}</span>
+          <b>{weight}</b>
+        </>
+      )}
+      {chosen ? (
+        <span className={rows.stands}>as it stands</span>
+      ) : (
+        <>
+          <span>{home}</span>
+          <span>{money}</span>
+        </>
+      )}
     </button>
   );
 });

@@ -1,0 +1,10 @@
+export {
+  endLink,
+  linkByHash,
+  linksOfShare,
+  sendsOfShare,
+  writeLink,
+  writeSend,
+  type Link,
+  type SheetSend,
+} from './links';

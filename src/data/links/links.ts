@@ -1,0 +1,63 @@
+import type { ShareId } from '@/core/order/animal';
+import type { Instant } from '@/core/time/shopTime';
+import type { Database } from '../database';
+
+/** A private link to one share; its token is known to whoever was sent it alone. */
+export type Link = {
+  readonly id: string;
+  readonly shareId: ShareId;
+  /** Whether what it costs is shown. */
+  readonly prices: boolean;
+  readonly at: Instant;
+  readonly actorId: string;
+  readonly expiresAt: Instant;
+  readonly endedAt: Instant | null;
+};
+
+type Row = Omit<Link, 'prices'> & { readonly prices: number };
+
+const COLUMNS = ['id', 'shareId', 'prices', 'at', 'actorId', 'expiresAt', 'endedAt'] as const;
+const linkOf = (row: Row): Link => ({ ...row, prices: row.prices === 1 });
+
+export async function writeLink(db: Database, link: Link & { readonly tokenHash: string }): Promise<void> {
+  await db('links').insert(link);
+}
+
+export async function linkByHash(db: Database, tokenHash: string): Promise<Link | undefined> {
+  const row: Row | undefined = await db('links')
+    .where({ tokenHash })
+    .first(...COLUMNS);
+  return row && linkOf(row);
+}
+
+/** Every link that was ever given to a share, the latest first. */
+export async function linksOfShare(db: Database, shareId: ShareId): Promise<Link[]> {
+  const rows: Row[] = await db('links')
+    .where({ shareId })
+    .orderByRaw('at DESC, rowid DESC')
+    .select(...COLUMNS);
+  return rows.map(linkOf);
+}
+
+/** Ends a link at once. @returns whether there was one that held */
+export async function endLink(db: Database, id: string, endedAt: Instant): Promise<boolean> {
+  return (await db('links').where({ id }).whereNull('endedAt').update({ endedAt })) > 0;
+}
+
+/** A household said that its sheet is as it wants it. */
+export type SheetSend = {
+  readonly id: string;
+  readonly shareId: ShareId;
+  readonly version: number;
+  readonly at: Instant;
+  readonly actorId: string;
+};
+
+export async function writeSend(db: Database, send: SheetSend): Promise<void> {
+  await db('sheetSends').insert(send);
+}
+
+/** What was sent of a share, the latest first. */
+export async function sendsOfShare(db: Database, shareId: ShareId): Promise<SheetSend[]> {
+  return db('sheetSends').where({ shareId }).orderByRaw('at DESC, rowid DESC');
+}

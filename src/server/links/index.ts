@@ -1,0 +1,15 @@
+import { householdSheetView, householdSpeciesView } from './householdSheet';
+import { endLink, giveLink, linksView, sendSheet } from './links';
+
+export type { HouseholdSheet } from './householdSheet';
+export type { LinksView, ListedLink } from './links';
+export { visitorOf, type Visitor } from './visitor';
+
+export const links = {
+  giveLink,
+  endLink,
+  linksView,
+  householdSheetView,
+  householdSpeciesView,
+  sendSheet,
+} as const;

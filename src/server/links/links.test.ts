@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import type { ShareFile } from '@/core/order/shareFile';
+import { withAnswer } from '@/core/sheet/houseSheet';
+import { passDoorway } from '../house/doorway';
+import { TestShop } from '../tests/testShop';
+import { USE_CASES, type InputOf, type UseCaseName } from '../useCases';
+import { visitorOf, type Visitor } from '.';
+
+let shop: TestShop;
+let mine: ShareFile;
+let other: ShareFile;
+beforeEach(async () => {
+  shop = await TestShop.open();
+  [mine, other] = (await shop.book()) as [ShareFile, ShareFile];
+});
+afterEach(() => shop.close());
+
+const give = async (more: object = {}): Promise<string> => {
+  const asked = {
+    clientId: randomUUID(),
+    shareId: mine.share.id,
+    days: 14,
+    prices: true,
+    origin: 'https://shop.example.org',
+    ...more,
+  };
+  const { address } = await shop.get('giveLink', asked);
+  expect(address).toMatch(/^https:\/\/shop\.example\.org\/mine\/[\w-]{43}$/);
+  return address.split('/').at(-1)!;
+};
+const visit = (token: string) => visitorOf(shop.db, token, shop.now);
+const ask = <Name extends UseCaseName>({ actor }: Visitor, name: Name, input: InputOf<Name>) =>
+  passDoorway(USE_CASES[name] as never, input, actor, shop.around());
+
+describe('a private link', () => {
+  it('opens the household’s own sheet, and keeps no token', async () => {
+    const token = await give();
+    const visitor = (await visit(token))!;
+    const view = await ask(visitor, 'householdSheetView', { shareId: mine.share.id });
+    expect(view).toMatchObject({
+      ok: true,
+      value: {
+        household: 'Ottilie Brandreth',
+        animal: { species: 'hog', farm: 'Low Tarn' },
+        prices: true,
+        sheet: { sent: null },
+      },
+    });
+    expect(JSON.stringify(await shop.db('links'))).not.toContain(token);
+    expect(JSON.stringify(view)).not.toContain('Corwin Aske');
+  });
+
+  it('opens nothing of anybody else, and nothing of the shop', async () => {
+    const visitor = (await visit(await give()))!;
+    const theirs = { shareId: other.share.id };
+    expect(await ask(visitor, 'householdSheetView', theirs)).toMatchObject({ reason: 'not-allowed' });
+    for (const name of ['sheetView', 'ticketView', 'linksView', 'householdsView', 'pricesView'] as const) {
+      expect(await ask(visitor, name, { shareId: mine.share.id } as never)).toMatchObject({
+        reason: 'not-allowed',
+      });
+    }
+  });
+
+  it('that is wrong, ended or expired opens nothing', async () => {
+    const token = await give();
+    expect(await visit(`${token.slice(1)}A`)).toBeUndefined();
+    expect(await visit('../../etc')).toBeUndefined();
+    expect(await visit('')).toBeUndefined();
+    const { links } = await shop.get('linksView', { shareId: mine.share.id });
+    const end = { clientId: randomUUID(), shareId: mine.share.id, linkId: links[0]!.id };
+    await shop.get('endLink', end);
+    expect(await visit(token)).toBeUndefined();
+    expect(await shop.ask('endLink', { ...end, clientId: randomUUID() })).toMatchObject({
+      reason: 'not-found',
+    });
+
+    const short = await give({ days: 1 });
+    expect(await visit(short)).toBeDefined();
+    shop.now = new Date(shop.now.getTime() + 25 * 3_600_000);
+    expect(await visit(short)).toBeUndefined();
+    const states = (await shop.get('linksView', { shareId: mine.share.id })).links.map(({ state }) => state);
+    expect(states).toEqual(['expired', 'ended']);
+  });
+
+  it('shows what it costs only where the shop wants it', async () => {
+    const visitor = (await visit(await give({ prices: false })))!;
+    const view = await ask(visitor, 'householdSheetView', { shareId: mine.share.id });
+    expect(view).toMatchObject({
+      value: { prices: false, sheet: { priceList: { rules: [] }, bill: { deposit: 0 } } },
+    });
+  });
+});
+
+describe('a household at its sheet', () => {
+  it('answers, sends it, and the shop sees what came', async () => {
+    const visitor = (await visit(await give()))!;
+    const shareId = mine.share.id;
+    const { sheet, version } = await shop.get('sheetView', { shareId });
+    const grind = withAnswer(sheet, 'jowl', {
+      forms: [{ option: 'grind', amount: { kind: 'rest' }, params: {} }],
+    });
+    const saved = await ask(visitor, 'saveSheet', { shareId, baseVersion: version, sheet: grind });
+    expect(saved).toMatchObject({ ok: true });
+    const stale = { clientId: randomUUID(), shareId, version };
+    expect(await ask(visitor, 'sendSheet', stale)).toMatchObject({ reason: 'changed-elsewhere' });
+    const send = { clientId: randomUUID(), shareId, version: version + 1 };
+    const sent = await ask(visitor, 'sendSheet', send);
+    expect(await ask(visitor, 'sendSheet', send)).toEqual(sent);
+    expect(await shop.get('linksView', { shareId })).toMatchObject({
+      sent: [{ version: version + 1 }],
+    });
+    expect((await shop.get('sheetView', { shareId })).sheet.answers.jowl!.forms[0]!.option).toBe('grind');
+    expect(await shop.ask('sendSheet', { ...send, clientId: randomUUID() })).toMatchObject({
+      reason: 'not-allowed',
+    });
+  });
+
+  it('changes nothing any more once the shop has approved it, or has begun', async () => {
+    const visitor = (await visit(await give()))!;
+    const shareId = mine.share.id;
+    const { sheet, version } = await shop.get('sheetView', { shareId });
+    const approve = { clientId: randomUUID(), shareId, version, overrideReason: 'they said so' };
+    await shop.get('approveSheet', approve);
+    const saved = await ask(visitor, 'saveSheet', {
+      shareId,
+      baseVersion: version + 1,
+      sheet: { ...sheet, wrap: 'paper' },
+    });
+    expect(saved).toMatchObject({ reason: 'approved' });
+  });
+});

@@ -1,0 +1,179 @@
+import { randomBytes, randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import type { ShareId } from '@/core/order/animal';
+import type { Message } from '@/core/order/message';
+import { animalWords, partWords } from '@/core/order/naming';
+import type { ShareFile } from '@/core/order/shareFile';
+import { success } from '@/core/quantity/result';
+import { instant, momentWords } from '@/core/time/shopTime';
+import { writeMessages } from '@/data/book';
+import { endLink as writeEnd, linksOfShare, sendsOfShare, writeLink, writeSend } from '@/data/links';
+import { clientId, id } from '../house/fields';
+import { refuse } from '../house/reasons';
+import { cutFileOf, defineShareView, fileOf, touchCut } from '../house/shareView';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
+import { tokenHash } from '../people/secrets';
+
+const DAY_MS = 24 * 3_600_000;
+/** A link that holds longer than a season belongs to nobody any more. */
+const MOST_DAYS = 90;
+
+/**
+ * Gives a household a private link to its own share and tells it by text and mail. Only a hash of the token is kept with
+ * the link; the address stands in the message, and in the answer to whoever asked.
+ */
+export const giveLink = defineUseCase<
+  { clientId: string; shareId: ShareId; days: number; prices: boolean; origin: string },
+  { address: string; told: readonly string[] }
+>({
+  name: 'giveLink',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({
+    clientId,
+    shareId: id,
+    days: Joi.number().integer().min(1).max(MOST_DAYS).required(),
+    prices: Joi.boolean().required(),
+    origin: Joi.string()
+      .uri({ scheme: ['http', 'https'] })
+      .max(200)
+      .required(),
+  }),
+  subject: ({ shareId }) => shareId,
+  run: async (house, { clientId: linkId, shareId, days, prices, origin }) => {
+    const found = await fileOf(house, shareId);
+    if (!found.ok) return found;
+    if (found.value.cancellation) return refuse('cancelled', 'This order was called off.');
+    const token = randomBytes(32).toString('base64url');
+    await writeLink(house.db, {
+      id: linkId,
+      shareId,
+      prices,
+      at: instant(house.now),
+      actorId: house.actor.id,
+      expiresAt: instant(new Date(house.now.getTime() + days * DAY_MS)),
+      endedAt: null,
+      tokenHash: tokenHash(token),
+    });
+    const address = `${new URL(origin).origin}/mine/${token}`;
+    const messages = messagesOf(house, found.value, address);
+    await writeMessages(house.db, messages);
+    house.touch(shareId);
+    return success({ address, told: messages.map(({ recipient }) => recipient) });
+  },
+});
+
+function messagesOf({ now, actor }: House, file: ShareFile, address: string): Message[] {
+  const { contact, id: shareId } = file.share;
+  const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
+  const said = `${file.shop.name}: say how you want your ${partWords(file)} of ${animalWords(file)} cut, in your own time: ${address}`;
+  const subject = `How do you want your ${file.situation.species.name.toLowerCase()} cut?`;
+  return [
+    ...(contact.phone
+      ? [
+          {
+            ...by,
+            id: randomUUID(),
+            kind: 'text' as const,
+            recipient: contact.phone,
+            subject: '',
+            body: said,
+          },
+        ]
+      : []),
+    ...(contact.email
+      ? [{ ...by, id: randomUUID(), kind: 'mail' as const, recipient: contact.email, subject, body: said }]
+      : []),
+  ];
+}
+
+/** Ends a link at once: whoever has it sees nothing any more. */
+export const endLink = defineUseCase<{ clientId: string; shareId: ShareId; linkId: string }, true>({
+  name: 'endLink',
+  roles: OFFICE,
+  writes: true,
+  input: Joi.object({ clientId, shareId: id, linkId: id }),
+  subject: ({ linkId }) => linkId,
+  run: async (house, { shareId, linkId }) => {
+    const links = await linksOfShare(house.db, shareId);
+    if (!links.some((link) => link.id === linkId)) return refuse('not-found', 'There is no such link.');
+    if (!(await writeEnd(house.db, linkId, instant(house.now)))) {
+      return refuse('not-found', 'That link has ended already.', 'linkId');
+    }
+    house.touch(shareId);
+    return success(true);
+  },
+});
+
+export type ListedLink = {
+  readonly id: string;
+  readonly given: string;
+  readonly until: string;
+  readonly prices: boolean;
+  readonly state: 'holds' | 'ended' | 'expired';
+};
+
+export type LinksView = {
+  readonly links: readonly ListedLink[];
+  /** What the household sent, the latest first. */
+  readonly sent: readonly { readonly at: string; readonly version: number }[];
+};
+
+/** The links that were given to a share, and what came back. */
+export const linksView = defineShareView<LinksView>({
+  name: 'linksView',
+  roles: OFFICE,
+  show: async ({ db, now }, { share, shop, together }) => ({
+    links: (await linksOfShare(db, share.id)).map((link) => ({
+      id: link.id,
+      given: momentWords(shop.zone, link.at),
+      until: momentWords(shop.zone, link.expiresAt),
+      prices: link.prices,
+      state: link.endedAt ? 'ended' : link.expiresAt <= now.toISOString() ? 'expired' : 'holds',
+    })),
+    sent: (await sendsOfShare(db, together[0]!.id)).map(({ at, version }) => ({
+      at: momentWords(shop.zone, at),
+      version,
+    })),
+  }),
+});
+
+/** A household says that its sheet is as it wants it; the shop reads it over and approves it. */
+export const sendSheet = defineUseCase<
+  { clientId: string; shareId: ShareId; version: number },
+  { at: string }
+>({
+  name: 'sendSheet',
+  roles: [],
+  others: ['household'],
+  writes: true,
+  input: Joi.object({
+    clientId,
+    shareId: id,
+    version: Joi.number().integer().min(1).required(),
+  }),
+  subject: ({ shareId }) => shareId,
+  run: async (house, { clientId: sendId, shareId: asked, version }) => {
+    const found = await cutFileOf(house, asked);
+    if (!found.ok) return found;
+    const { sheet, start, share, shop } = found.value;
+    if (start) return refuse('on-the-block', 'It is on the block already. Ring us.');
+    if (!sheet) return refuse('no-sheet', 'Nothing is on your sheet yet.');
+    if (sheet.version !== version) {
+      return refuse(
+        'changed-elsewhere',
+        'The sheet was changed a moment ago. Look at it once more, then send it.',
+      );
+    }
+    const at = instant(house.now);
+    await writeSend(house.db, {
+      id: sendId,
+      shareId: share.id,
+      version,
+      at,
+      actorId: house.actor.id,
+    });
+    touchCut(house, found.value);
+    return success({ at: momentWords(shop.zone, at) });
+  },
+});

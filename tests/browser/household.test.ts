@@ -1,0 +1,172 @@
+import { readFileSync } from 'node:fs';
+import { Key } from 'selenium-webdriver';
+import { Person } from './browser';
+import { RunningDemo } from './runningDemo';
+
+jest.setTimeout(180_000);
+
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
+const TELEPHONE = { width: 390, height: 844 };
+
+let demo: RunningDemo;
+let tove: Person;
+let perran: Person;
+let page: string;
+let sheet: string;
+
+beforeAll(async () => {
+  demo = await RunningDemo.start('lb');
+  tove = await Person.arrive(demo.address);
+  await tove.open('/sign-in');
+  await tove.signIn('Tove');
+  perran = await Person.arrive(demo.address, TELEPHONE);
+});
+afterAll(async () => {
+  await perran?.leave();
+  await tove?.leave();
+  await demo?.stop();
+});
+
+/** Chooses the way of this name at the choice that is open. */
+const choose = (words: string) => perran.click(words, 'button');
+const heading = () => perran.text('h1');
+
+async function seriousTroubles(person: Person): Promise<unknown[]> {
+  await person.driver.executeScript(AXE);
+  return person.driver.executeAsyncScript(
+    `const done = arguments[arguments.length - 1];
+     axe.run(document, { resultTypes: ['violations'] }).then(({ violations }) =>
+       done(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+         .map(({ id, nodes }) => [id, nodes.map(({ html }) => html)])));`,
+  );
+}
+
+describe('a household and its half of a hog, on the telephone', () => {
+  it('is given a page of its own', async () => {
+    await tove.open('/sheet');
+    await tove.click('Perran Vane', 'a');
+    await tove.sees('take-home');
+    sheet = new URL(await tove.driver.getCurrentUrl()).pathname;
+    await tove.click('Their page');
+    await tove.click('Give them a link');
+    await tove.sees('The address is shown only now');
+    const address = await (await tove.find('.ant-modal a[href*="/mine/"]')).getAttribute('href');
+    page = new URL(address!).pathname;
+    await tove.keys(Key.ESCAPE);
+  });
+
+  it('is greeted with its animal, and begins', async () => {
+    await perran.open(page);
+    await perran.sees(/Good (morning|day|evening), Perran\./);
+    await perran.sees('raised at Brackenhow');
+    expect(await seriousTroubles(perran)).toEqual([]);
+    await perran.click('Begin at the jowl');
+    await perran.sees('1 of');
+    await perran.click('Next, neck bones');
+    await perran.until('the second choice', async () => (await heading()) === 'Neck bones');
+    await perran.click('Back');
+    await perran.until('our usual way, taken', async () =>
+      /Jowl kept/.test(await perran.text('[aria-checked="true"]')),
+    );
+  });
+
+  it('chooses, sees what it gives and takes, goes back, and loses nothing when it comes again', async () => {
+    await choose('Jowl to grind');
+    await perran.sees(/Instead of what you chose: .*(more|less)/);
+    await perran.sees('kept', 'header');
+    expect(await seriousTroubles(perran)).toEqual([]);
+    await perran.driver.navigate().refresh();
+    await perran.sees(/Go on at the/);
+    await perran.clickOn('svg [aria-label="jowl"]');
+    await perran.until('the same choice', async () =>
+      /Jowl to grind/.test(await perran.text('[aria-checked="true"]')),
+    );
+  });
+
+  it('takes the rest as usual, sees what comes home, and sends it', async () => {
+    await perran.click('All that is left the way you usually do');
+    await perran.sees('This comes home with you.');
+    await perran.sees(/\d+ packs, somewhere between \d+ and \d+/);
+    await perran.type('textarea', 'Thick chops, and ring before the ham.');
+    await perran.sees('kept', 'header');
+    expect(await seriousTroubles(perran)).toEqual([]);
+    await perran.click('Send it to the shop');
+    await perran.sees('Sent to the shop');
+  });
+
+  it('stands on the counter’s sheet, word for word', async () => {
+    await tove.driver.navigate().refresh();
+    await tove.sees('they sent it', 'header');
+    await tove.sees('to grind', 'button[title^="Jowl"]');
+    await tove.openZone('Wrap, extras');
+    await tove.sees('Thick chops, and ring before the ham.');
+  });
+});
+
+describe('two people on one sheet', () => {
+  it('lose nothing: rows of both are taken in', async () => {
+    await perran.open(page);
+    await perran.clickOn('svg [aria-label="butt"]');
+    await perran.sees('Butt', 'h1');
+    await choose('Blade steaks');
+    await perran.sees('kept', 'header');
+    // Her page has not seen it; she answers another row.
+    await tove.openZone('Sirloin');
+    await tove.keys('2');
+    await tove.sees('all saved', 'header');
+    await tove.sees('Blade steaks', 'button[title^="Butt"]');
+    await perran.driver.navigate().refresh();
+    await tove.driver.navigate().refresh();
+    await tove.sees('Blade steaks', 'button[title^="Butt"]');
+  });
+
+  it('are asked where both answered one row otherwise', async () => {
+    await perran.clickOn('svg [aria-label="picnic"]');
+    await choose('Smoked picnic');
+    await perran.sees('kept', 'header');
+    await tove.openZone('Picnic');
+    await tove.keys('1');
+    await tove.sees('Somebody else answered 1 row otherwise at the same time: picnic');
+    await tove.click('Take theirs');
+    await tove.sees('Smoked picnic', 'button[title^="Picnic"]');
+    await tove.sees('all saved', 'header');
+  });
+});
+
+describe('a link', () => {
+  const opened = (path: string) => fetch(`${demo.address}${path}`).then(async (answer) => answer.text());
+
+  it('that was approved upon stands, and what is sent then is refused in words', async () => {
+    await tove.click('Approve the sheet');
+    await tove.clickOn('.ant-modal button[data-main]');
+    await tove.until('the list', async () => /sheet$/.test(await tove.driver.getCurrentUrl()));
+    await perran.driver.navigate().refresh();
+    await perran.clickOn('svg [aria-label="picnic"]');
+    await choose('Picnic roast, bone-in');
+    await perran.sees('The shop has taken your sheet as it stands.');
+  });
+
+  it('that is ended opens nothing from then on', async () => {
+    await tove.open(sheet);
+    await tove.click('Their page');
+    await tove.clickOn('.ant-modal li button');
+    await tove.sees('ended; was to hold until');
+    expect(await opened(page)).toContain('This page is closed.');
+    const asked = await fetch(`${demo.address}/api${page}/householdSheetView`, { method: 'POST' });
+    expect(asked.status).toBe(404);
+  });
+
+  it('that is guessed rests after a few tries, and the shop goes on', async () => {
+    const tries = await Promise.all(
+      Array.from({ length: 40 }, (_, at) =>
+        fetch(`${demo.address}/api/mine/${String(at).padStart(43, 'x')}/householdSheetView`, {
+          method: 'POST',
+        }).then(({ status }) => status),
+      ),
+    );
+    expect(tries).toContain(404);
+    expect(tries.filter((status) => status === 429).length).toBeGreaterThan(5);
+    await tove.open('/today');
+    await tove.find('[data-in-hand]');
+  });
+});
