@@ -286,3 +286,34 @@ it('weights of shares of one side are whole numbers that add up', async () => {
   const hot = files.map((file) => billBasis(file, 0 as Weight, []).hot);
   expect(sumWeights(hot)).toBe(390_000);
 });
+
+describe('what a farm pays', () => {
+  const owed = async (file: ShareFile) =>
+    (await shop.get('householdView', { personId: file.animal.farm.id })).owes;
+
+  it('is the head charges of what nobody has bought, until somebody does', async () => {
+    const [file] = await shop.book(beef([{ part: 'left', owner: { name: 'Ottilie Brandreth' } }]));
+    const [bill] = await owed(file!);
+    const head = estimateOf(file!).lines.find(({ basis }) => basis === 'head')!;
+    expect(bill!.lines.map(({ label }) => label)).toContain(`${head.label}, not sold`);
+    // The other half of each charge for the head, to the cent.
+    expect(bill!.lines.find(({ label }) => label.startsWith(head.label))!.amount).toBe(head.amount);
+    expect(bill!.total).toBe(sumCents(bill!.lines.map(({ amount }) => amount)));
+  });
+
+  it('is its own charges of every share that is sold, together one head, and nothing of what households pay', async () => {
+    const [file] = await shop.book(
+      beef([
+        { part: 'left', owner: { name: 'Ottilie Brandreth' } },
+        { part: 'right', owner: { name: 'Corwin Aske' } },
+      ]),
+    );
+    const [bill] = await owed(file!);
+    expect(bill!.lines.map(({ label }) => label)).toEqual([
+      'Slaughter of a beef, Ottilie Brandreth',
+      'Slaughter of a beef, Corwin Aske',
+    ]);
+    const { rateCents } = file!.priceList.rules.find(({ id }) => id === 'slaughter-beef')!;
+    expect(bill!.total).toBe(rateCents);
+  });
+});

@@ -1,5 +1,8 @@
 import Joi from 'joi';
 import type { OtherContact, Person, PersonId } from '@/core/order/animal';
+import { farmBill, type FarmBill } from '@/core/order/farmBill';
+import { animalWords } from '@/core/order/naming';
+import type { StageRow } from '@/core/order/stageRow';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import {
@@ -11,10 +14,11 @@ import {
   writeContact,
   writeNotes,
 } from '@/data/book';
-import { stageRowsOf } from '@/data/rail';
+import { readShareFiles, stageRowsOf } from '@/data/rail';
+import { readShop } from '@/data/setUp';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
-import { defineUseCase, OFFICE } from '../house/useCase';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
 import { eyesOf, ticketOf, type Ticket } from '../rail/ticket';
 
 /** Somebody with everything they ever had to do with, the newest first. */
@@ -23,6 +27,9 @@ export type Household = Person & {
   /** Others who can be reached for them. */
   readonly contacts: readonly OtherContact[];
   readonly tickets: readonly Ticket[];
+  /** What they pay as a farm, animal by animal, the newest first; nothing where the household pays everything. */
+  readonly owes: readonly (FarmBill & { readonly animal: string })[];
+  readonly sign: string;
 };
 
 /** So many stand on the page; nobody reads further back in a call. */
@@ -40,13 +47,32 @@ export const householdView = defineUseCase<{ personId: PersonId }, Household>({
     if (!person) return refuse('not-found', NOBODY);
     const rows = await stageRowsOf(house.db, await shareIdsOfPerson(house.db, personId));
     const eyes = await eyesOf(house);
-    const tickets = rows
-      .sort((a, b) => b.number - a.number)
-      .slice(0, MOST_TICKETS)
-      .map((row) => ticketOf(row, eyes));
-    return success({ ...person, contacts: await contactsOf(house.db, personId), tickets });
+    const latest = rows.sort((a, b) => b.number - a.number).slice(0, MOST_TICKETS);
+    const tickets = latest.map((row) => ticketOf(row, eyes));
+    const owes = await owedBy(house, personId, latest);
+    const { currency: sign } = await readShop(house.db);
+    return success({ ...person, contacts: await contactsOf(house.db, personId), tickets, owes, sign });
   },
 });
+
+/** The farm's bills of the animals that these shares are of. */
+async function owedBy(
+  { db, setUps }: House,
+  farmId: PersonId,
+  rows: readonly StageRow[],
+): Promise<Household['owes']> {
+  const files = await readShareFiles(
+    db,
+    setUps,
+    rows.map(({ shareId }) => shareId),
+  );
+  const raised = files.filter(({ animal }) => animal.farm.id === farmId);
+  const animals = [...new Set(raised.map(({ animal }) => animal.id))].reverse();
+  return animals
+    .map((id) => raised.filter(({ animal }) => animal.id === id))
+    .map((shares) => ({ animal: animalWords(shares[0]!), ...farmBill(shares) }))
+    .filter(({ lines }) => lines.length > 0);
+}
 
 /** Notes something of a household or a farm: how they like to be spoken to, words of their own, what to mind. */
 export const noteHousehold = defineUseCase<

@@ -1,7 +1,8 @@
 'use client';
 
 import { Button, Form, Input } from 'antd';
-import { useState } from 'react';
+import { formatMoney } from '@/core/quantity/money';
+import { Fragment, useState } from 'react';
 import type { FoundHousehold, Household } from '@/server/book';
 import { AskDialog } from '../kit/AskDialog';
 import { useLive } from '../kit/live/useLive';
@@ -31,6 +32,34 @@ export function HouseholdScreen({ household: first }: { household: Household }) 
       <Contacts household={household} />
       <Notes key={household.notes} personId={personId} kept={household.notes} />
       {role === 'owner' && <Button onClick={() => setMerging(true)}>The same as somebody else</Button>}
+      {household.owes.length > 0 && (
+        <section>
+          <h2>What the farm pays</h2>
+          <table className={styles.owes}>
+            <tbody>
+              {household.owes.map(({ animal, lines, total }) => (
+                <Fragment key={animal}>
+                  <tr>
+                    <th scope="row" colSpan={2}>
+                      {animal}
+                    </th>
+                    <td className="num">
+                      <b>{formatMoney(total, household.sign)}</b>
+                    </td>
+                  </tr>
+                  {lines.map(({ label, quantity, amount }) => (
+                    <tr key={`${label} ${quantity}`}>
+                      <td>{label}</td>
+                      <td className="quiet">{quantity}</td>
+                      <td className="num">{formatMoney(amount, household.sign)}</td>
+                    </tr>
+                  ))}
+                </Fragment>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
       <h2>Everything they had to do with</h2>
       {tickets.length === 0 ? (
         <Nothing>Nothing yet. What they book stands here for ever.</Nothing>

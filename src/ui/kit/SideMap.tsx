@@ -38,6 +38,7 @@ export function SideMap({ map, destinations, describe, active, onChoose, onPoint
       {shown.map((zone) => {
         const parts = partsOf(zone);
         const destination = largestOf(parts);
+        const isOpen = parts.some((part) => part.destination === undefined);
         const isAlike = parts.every((part) => part.destination === parts[0]?.destination);
         const path = zonePath(map, zone);
         return (
@@ -47,8 +48,8 @@ export function SideMap({ map, destinations, describe, active, onChoose, onPoint
               d={path}
               className={`${styles.zone} ${zone === active ? styles.active : ''}`}
               fill={isAlike && destination ? `url(#side-${destination})` : 'transparent'}
-              strokeDasharray={destination ? undefined : '5 4'}
-              data-open={destination ? undefined : 'true'}
+              strokeDasharray={isOpen ? '5 4' : undefined}
+              data-open={isOpen || undefined}
               role="button"
               tabIndex={0}
               aria-label={`${zone}: ${destination ? DESTINATION_WORDS[destination] : 'not answered'}. ${describe(zone)}`}
