@@ -103,6 +103,19 @@ describe('a household and its half of a hog, on the telephone', () => {
   });
 });
 
+describe('two ways side by side', () => {
+  it('says what the other gives and takes, and what was taken is taken back', async () => {
+    await tove.click('Against');
+    await tove.sees('cuts that differ', '.ant-modal');
+    await tove.sees(/Jowl.*\+\d/s, '.ant-modal');
+    await tove.click('Take the house standard');
+    await tove.until('the house standard', async () => /kept/.test(await tove.text('button[title^="Jowl"]')));
+    await tove.chord(Key.CONTROL, 'z');
+    await tove.sees('to grind', 'button[title^="Jowl"]');
+    await tove.sees('all saved', 'header');
+  });
+});
+
 describe('two people on one sheet', () => {
   it('lose nothing: rows of both are taken in', async () => {
     await perran.open(page);

@@ -17,6 +17,7 @@ export {
   lastSharesOf,
   nextOrderNumber,
   shareRow,
+  sharesBefore,
   shareIdsOfAnimal,
   shareIdsOfPerson,
   sideById,

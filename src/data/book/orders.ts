@@ -108,6 +108,20 @@ export async function lastSharesOf(
   return new Map(rows.map((row) => [row.ownerId, row.id]));
 }
 
+/** The shares that somebody had of a species before this one, the latest first; what was called off is none. */
+export async function sharesBefore(
+  db: Database,
+  { ownerId, species, number, most }: { ownerId: PersonId; species: string; number: number; most: number },
+): Promise<ShareId[]> {
+  return db('shares')
+    .join('animals', 'animals.id', 'shares.animalId')
+    .where({ 'shares.ownerId': ownerId, 'animals.species': species, 'shares.cancelled': 0 })
+    .where('shares.number', '<', number)
+    .orderBy('shares.number', 'desc')
+    .limit(most)
+    .pluck('shares.id');
+}
+
 /** Every share the shop ever had, in the order they were booked; for what is made anew as a whole. */
 export async function allShareIds(db: Database): Promise<ShareId[]> {
   const rows: { id: ShareId }[] = await db('shares').orderBy('number').select('id');

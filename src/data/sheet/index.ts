@@ -1,2 +1,9 @@
 export { callsOfShare, writeCall } from './calls';
-export { keepDraft, sheetsInForce, versionsOfShare, writeDraft, writeSheetVersion } from './sheets';
+export {
+  keepDraft,
+  latestVersions,
+  sheetsInForce,
+  versionsOfShare,
+  writeDraft,
+  writeSheetVersion,
+} from './sheets';

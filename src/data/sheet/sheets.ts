@@ -52,6 +52,12 @@ export async function writeDraft(db: Database, draft: SheetVersion): Promise<voi
   await db('sheetDrafts').insert(row).onConflict('shareId').merge();
 }
 
+/** The versions of a share's sheet that stand, with what is in them, the latest first. */
+export async function latestVersions(db: Database, shareId: ShareId, most: number): Promise<SheetVersion[]> {
+  const rows: VersionRow[] = await db('sheets').where({ shareId }).orderBy('version', 'desc').limit(most);
+  return rows.map(versionOf);
+}
+
 /** The versions of a share's sheet that stand, without what is in them, the earliest first. */
 export async function versionsOfShare(
   db: Database,

@@ -190,6 +190,7 @@ describe('whatever is asked', () => {
       },
       endLink: { clientId: randomUUID(), shareId, linkId: randomUUID() },
       linksView: { shareId },
+      otherSheetsView: { shareId },
       householdSheetView: { shareId },
       householdSpeciesView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },

@@ -224,3 +224,23 @@ describe('taking a share to the block', () => {
     expect(await shop.ask('sheetView', nowhere)).toMatchObject({ reason: 'not-found' });
   });
 });
+
+describe('the sheets that one can be set against', () => {
+  it('are its own versions with who and when, and what the household had before', async () => {
+    const { sheet, version } = await shop.get('sheetView', { shareId });
+    const paper = { ...sheet, wrap: 'paper' as const };
+    await shop.get('saveSheet', { shareId, baseVersion: version, sheet: paper });
+    const approve = { clientId: randomUUID(), shareId, version: version + 1, overrideReason: 'they said so' };
+    await shop.get('approveSheet', approve);
+    const versions = await shop.get('otherSheetsView', { shareId });
+    expect(versions[0]).toMatchObject({ id: `version-${version + 2}`, sheet: { wrap: 'paper' } });
+    expect(versions[0]!.words).toMatch(/^version \d+, .+, 24 Nov \d\d:\d\d, approved$/);
+
+    const animal = { ...hogDocument().animal, tag: 'H901' };
+    const [again] = await shop.book(hogDocument({ animal }));
+    const before = await shop.get('otherSheetsView', { shareId: again!.share.id });
+    const last = before.find(({ id }) => id === shareId)!;
+    expect(last).toMatchObject({ sheet: { wrap: 'paper' }, gone: [] });
+    expect(last.words).toContain('hog');
+  });
+});

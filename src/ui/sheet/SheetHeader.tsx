@@ -15,6 +15,7 @@ import type { Saving, SheetSaver } from './sheetSaver';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
+const TwoWays = onDemand(() => import('./TwoWays').then((module) => module.TwoWays));
 const TheirPage = onDemand(() => import('./TheirPage').then((module) => module.TheirPage));
 const ApproveDialog = onDemand(() => import('./ApproveDialog').then((module) => module.ApproveDialog));
 
@@ -24,6 +25,8 @@ type Props = { view: SheetView; state: SheetState; onQuestion: (decision: string
 export function SheetHeader({ view, state, onQuestion }: Props) {
   const [asking, setAsking] = useState(false);
   const [giving, setGiving] = useState(false);
+  const [comparing, setComparing] = useState(false);
+  const compare = useCallback(() => setComparing(true), []);
   const give = useCallback(() => setGiving(true), []);
   const latest = useLatest(state);
   const openQuestions = useSteady(() =>
@@ -48,6 +51,7 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
       <span className={styles.spacer} />
       <SavedMark saver={state.saver} locked={view.locked} />
       {view.sent && <span className="quiet">they sent it {view.sent.at}</span>}
+      <CompareButton onCompare={compare} />
       <PageButton onGive={give} />
       <SteadyCallLog view={view} openQuestions={openQuestions} />
       {!view.locked && (
@@ -58,6 +62,7 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
           <ApproveButton approved={state.approved} onApprove={approve} />
         </>
       )}
+      {comparing && <TwoWays view={view} state={state} onClose={() => setComparing(false)} />}
       {giving && <TheirPage view={view} onClose={() => setGiving(false)} />}
       {asking && <ApproveDialog view={view} state={state} onClose={() => setAsking(false)} />}
     </header>
@@ -74,8 +79,20 @@ const UndoButton = memo(function UndoButton({ disabled, onUndo }: { disabled: bo
   );
 });
 
+const CompareButton = memo(function CompareButton({ onCompare }: { onCompare: () => void }) {
+  return (
+    <button type="button" className="link" onClick={onCompare}>
+      Against
+    </button>
+  );
+});
+
 const PageButton = memo(function PageButton({ onGive }: { onGive: () => void }) {
-  return <Button onClick={onGive}>Their page</Button>;
+  return (
+    <button type="button" className="link" onClick={onGive}>
+      Their page
+    </button>
+  );
 });
 
 const HouseButton = memo(function HouseButton({ onTake }: { onTake: () => void }) {

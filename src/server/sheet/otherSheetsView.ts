@@ -1,0 +1,68 @@
+import { animalWords } from '@/core/order/naming';
+import type { ShareFile } from '@/core/order/shareFile';
+import { sheetAgain } from '@/core/sheet/again';
+import type { Sheet } from '@/core/sheet/types';
+import { momentWords } from '@/core/time/shopTime';
+import { sharesBefore } from '@/data/book';
+import { linksOfShare } from '@/data/links';
+import { allUsers } from '@/data/people';
+import { readShareFiles } from '@/data/rail';
+import { latestVersions } from '@/data/sheet';
+import { defineShareView } from '../house/shareView';
+import { OFFICE, type House } from '../house/useCase';
+
+/** Another sheet that the one in hand can be set against: a version of it, or what the household had before. */
+export type OtherSheet = {
+  readonly id: string;
+  /** `version 3, Tove, 25 Nov 14:10, approved` */
+  readonly words: string;
+  readonly sheet: Sheet;
+  /** What of it is no longer to be had, in words. */
+  readonly gone: readonly string[];
+};
+
+const MOST_VERSIONS = 12;
+const MOST_BEFORE = 3;
+
+/** The sheets that one can be set against: its own versions, and those of before at what the shop does today. */
+export const otherSheetsView = defineShareView<readonly OtherSheet[]>({
+  name: 'otherSheetsView',
+  roles: OFFICE,
+  asCut: true,
+  show: async (house, file) => [...(await versionsOf(house, file)), ...(await before(house, file))],
+});
+
+async function versionsOf({ db }: House, { share, shop }: ShareFile): Promise<OtherSheet[]> {
+  const users = new Map((await allUsers(db)).map(({ id, name }) => [id, name]));
+  const links = new Set((await linksOfShare(db, share.id)).map(({ id }) => id));
+  const whoIs = (id: string) => users.get(id) ?? (links.has(id) ? share.owner.name : 'somebody');
+  const versions = await latestVersions(db, share.id, MOST_VERSIONS);
+  return versions.map(({ version, actorId, at, approved, sheet }) => ({
+    id: `version-${version}`,
+    words: `version ${version}, ${whoIs(actorId)}, ${momentWords(shop.zone, at)}${approved ? ', approved' : ''}`,
+    sheet,
+    gone: [],
+  }));
+}
+
+async function before({ db, setUps }: House, { share, animal, situation }: ShareFile): Promise<OtherSheet[]> {
+  const ids = await sharesBefore(db, {
+    ownerId: share.owner.id,
+    species: animal.species,
+    number: share.number,
+    most: MOST_BEFORE,
+  });
+  const files = await readShareFiles(db, setUps, ids);
+  return files.reverse().flatMap((file) => {
+    if (!file.sheet) return [];
+    const { sheet, gone } = sheetAgain(file.sheet.sheet, situation);
+    return [
+      {
+        id: file.share.id,
+        words: `${animalWords(file)}, killed ${file.animal.killDate}`,
+        sheet,
+        gone: gone.map(({ title, was }) => `${title}: ${was}`),
+      },
+    ];
+  });
+}

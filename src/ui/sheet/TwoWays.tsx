@@ -1,0 +1,163 @@
+'use client';
+
+import { Button, Select } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { compareSheets } from '@/core/compare/compareSheets';
+import { formatMoney, type Cents } from '@/core/quantity/money';
+import { formatWeight, type Weight } from '@/core/quantity/weight';
+import { houseSheet } from '@/core/sheet/houseSheet';
+import type { OtherSheet } from '@/server/sheet';
+import type { SheetView } from '@/server/sheet';
+import { act } from '../kit/act';
+import { Dialog } from '../kit/Dialog';
+import { Failed } from '../kit/States';
+import styles from './TwoWays.module.css';
+import type { SheetState } from './useSheet';
+
+type Props = { view: SheetView; state: SheetState; onClose: () => void };
+
+/** Two sheets on one carcass: what the other gives and takes against this one, differences first; and the way to take it. */
+export function TwoWays({ view, state, onClose }: Props) {
+  const house: OtherSheet = useMemo(
+    () => ({ id: 'house', words: 'the house standard', sheet: houseSheet(state.situation), gone: [] }),
+    [state.situation],
+  );
+  const [others, setOthers] = useState<readonly OtherSheet[]>([]);
+  const [failed, setFailed] = useState('');
+  const [chosen, setChosen] = useState('house');
+  useEffect(() => {
+    let isHere = true;
+    void act('otherSheetsView', { shareId: view.shareId }).then((answer) => {
+      if (!isHere) return;
+      if (answer.ok) setOthers(answer.value);
+      else setFailed(answer.message);
+    });
+    return () => {
+      isHere = false;
+    };
+  }, [view.shareId]);
+  const sheets = [house, ...others];
+  const other = sheets.find(({ id }) => id === chosen) ?? house;
+  const { unit } = state.situation;
+  const compared = useMemo(
+    () => compareSheets(state.ground, state.sheet, other.sheet),
+    [state.ground, state.sheet, other],
+  );
+  const { first, second } = compared;
+  const { sign } = state.ground.priceList;
+  const totals: readonly [string, string, string, string][] = [
+    [
+      `take-home, ${unit}`,
+      formatWeight(first.forecast.takeHome, 1),
+      formatWeight(second.forecast.takeHome, 1),
+      signed(compared.takeHome, formatWeight(Math.abs(compared.takeHome) as Weight, 1)),
+    ],
+    [
+      'fat in the grind, %',
+      first.forecast.pool.fatPct.toFixed(1),
+      second.forecast.pool.fatPct.toFixed(1),
+      signed(compared.grindFatPct, Math.abs(compared.grindFatPct).toFixed(1)),
+    ],
+    [
+      'freezer, cu ft',
+      first.forecast.freezerCuFt.toFixed(1),
+      second.forecast.freezerCuFt.toFixed(1),
+      signed(compared.freezerCuFt, Math.abs(compared.freezerCuFt).toFixed(1)),
+    ],
+    [
+      'estimate',
+      formatMoney(first.bill.total, sign),
+      formatMoney(second.bill.total, sign),
+      signed(compared.charges, formatMoney(Math.abs(compared.charges) as Cents, sign)),
+    ],
+  ];
+  return (
+    <Dialog
+      title="Two ways side by side"
+      onClose={onClose}
+      width={760}
+      footer={
+        !view.locked && (
+          <Button
+            type="primary"
+            onClick={() => {
+              state.change({
+                ...other.sheet,
+                instructions: other.sheet.instructions || state.sheet.instructions,
+              });
+              onClose();
+            }}
+          >
+            Take {other.words}
+          </Button>
+        )
+      }
+    >
+      <p>
+        This sheet as it stands, against{' '}
+        <Select
+          aria-label="Against which sheet"
+          value={other.id}
+          onChange={setChosen}
+          popupMatchSelectWidth={false}
+          options={sheets.map(({ id, words }) => ({ value: id, label: words }))}
+        />
+      </p>
+      {failed !== '' && <Failed words={failed} />}
+      {other.gone.length > 0 && (
+        <p className="alarm">No longer to be had, and open: {other.gone.join('; ')}.</p>
+      )}
+      <table className={styles.beside}>
+        <thead>
+          <tr>
+            <th scope="col">
+              {compared.cuts.length === 0 ? 'no cut differs' : `cuts that differ, ${unit} in packs`}
+            </th>
+            <th scope="col" className="num">
+              as it stands
+            </th>
+            <th scope="col" className="num">
+              the other
+            </th>
+            <th scope="col" className="num">
+              differs by
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {compared.cuts.map(({ cut, first: one, second: two, packaged }) => (
+            <tr key={cut}>
+              <td>{cut}</td>
+              <td className="num">{cutWords(one)}</td>
+              <td className="num">{cutWords(two)}</td>
+              <td className="num">
+                <b>{signed(packaged, formatWeight(Math.abs(packaged) as Weight, 1))}</b>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+        <tbody>
+          {totals.map(([words, one, two, by]) => (
+            <tr key={words}>
+              <td>{words}</td>
+              <td className="num">{one}</td>
+              <td className="num">{two}</td>
+              <td className="num">
+                <b>{by}</b>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Dialog>
+  );
+}
+
+function cutWords({ packaged, packs }: { packaged: Weight; packs: number }): string {
+  return packaged === 0 ? '' : `${formatWeight(packaged, 1)} in ${packs}`;
+}
+
+function signed(by: number, words: string): string {
+  // What rounds to nothing is no difference that anybody sees.
+  return Number(words.replace(/[^\d.]/g, '')) === 0 ? '' : `${by < 0 ? '−' : '+'}${words}`;
+}
