@@ -27,35 +27,26 @@ export async function confirmBookings(house: House, shareIds: readonly ShareId[]
   return [...new Set(untold.map(({ name }) => name))];
 }
 
-function messagesOf({ now, actor }: House, file: ShareFile): Message[] {
-  const { contact, id: shareId } = file.share;
+function messagesOf(house: House, file: ShareFile): Message[] {
   const said = confirmationOf(file);
-  const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
   const mail = [...said.booked, ...said.stillToDo, ...said.costs, ...said.cautions].join('\n');
+  return messagesTo(house, file, { text: confirmationText(file), subject: said.title, mail });
+}
+
+/** What is said to whoever is called about a share: by text, by mail, by both where both are known. */
+export function messagesTo(
+  { now, actor }: House,
+  { share: { contact, id: shareId } }: ShareFile,
+  { text, subject, mail }: { readonly text: string; readonly subject: string; readonly mail: string },
+): Message[] {
+  const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
+  const { phone, email } = contact;
   return [
-    ...(contact.phone
-      ? [
-          {
-            ...by,
-            id: randomUUID(),
-            kind: 'text' as const,
-            recipient: contact.phone,
-            subject: '',
-            body: confirmationText(file),
-          },
-        ]
+    ...(phone
+      ? [{ ...by, id: randomUUID(), kind: 'text' as const, recipient: phone, subject: '', body: text }]
       : []),
-    ...(contact.email
-      ? [
-          {
-            ...by,
-            id: randomUUID(),
-            kind: 'mail' as const,
-            recipient: contact.email,
-            subject: said.title,
-            body: mail,
-          },
-        ]
+    ...(email
+      ? [{ ...by, id: randomUUID(), kind: 'mail' as const, recipient: email, subject, body: mail }]
       : []),
   ];
 }

@@ -1,7 +1,6 @@
-import { randomBytes, randomUUID } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import Joi from 'joi';
 import type { ShareId } from '@/core/order/animal';
-import type { Message } from '@/core/order/message';
 import { animalWords, partWords } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
 import { success } from '@/core/quantity/result';
@@ -11,7 +10,8 @@ import { endLink as writeEnd, linksOfShare, sendsOfShare, writeLink, writeSend }
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { cutFileOf, defineShareView, fileOf, touchCut } from '../house/shareView';
-import { defineUseCase, OFFICE, type House } from '../house/useCase';
+import { defineUseCase, OFFICE } from '../house/useCase';
+import { messagesTo } from '../book/messages';
 import { tokenHash } from '../people/secrets';
 
 const DAY_MS = 24 * 3_600_000;
@@ -56,35 +56,17 @@ export const giveLink = defineUseCase<
       tokenHash: tokenHash(token),
     });
     const address = `${new URL(origin).origin}/mine/${token}`;
-    const messages = messagesOf(house, found.value, address);
+    const messages = messagesTo(house, found.value, wordsOf(found.value, address));
     await writeMessages(house.db, messages);
     house.touch(shareId);
     return success({ address, told: messages.map(({ recipient }) => recipient) });
   },
 });
 
-function messagesOf({ now, actor }: House, file: ShareFile, address: string): Message[] {
-  const { contact, id: shareId } = file.share;
-  const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
+function wordsOf(file: ShareFile, address: string) {
   const said = `${file.shop.name}: say how you want your ${partWords(file)} of ${animalWords(file)} cut, in your own time: ${address}`;
   const subject = `How do you want your ${file.situation.species.name.toLowerCase()} cut?`;
-  return [
-    ...(contact.phone
-      ? [
-          {
-            ...by,
-            id: randomUUID(),
-            kind: 'text' as const,
-            recipient: contact.phone,
-            subject: '',
-            body: said,
-          },
-        ]
-      : []),
-    ...(contact.email
-      ? [{ ...by, id: randomUUID(), kind: 'mail' as const, recipient: contact.email, subject, body: said }]
-      : []),
-  ];
+  return { text: said, subject, mail: said };
 }
 
 /** Ends a link at once: whoever has it sees nothing any more. */

@@ -30,21 +30,27 @@ export async function act<Name extends UseCaseName>(
   return (await signInAgain()) ? post(name, input) : answer;
 }
 
-async function post<Name extends UseCaseName>(
-  name: Name,
-  input: InputOf<Name>,
-): Promise<Answer<OutputOf<Name>>> {
+function post<Name extends UseCaseName>(name: Name, input: InputOf<Name>): Promise<Answer<OutputOf<Name>>> {
+  return postTo(`/api/act/${name}`, input, { offline: OFFLINE, noAnswer: NO_ANSWER });
+}
+
+/** Posts to the house; a lost network and a house that hangs are refusals like any other, in these words. */
+export async function postTo<Output>(
+  path: string,
+  input: unknown,
+  words: { readonly offline: string; readonly noAnswer: string },
+): Promise<Answer<Output>> {
   try {
-    const response = await fetch(`/api/act/${name}`, {
+    const response = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(input),
       signal: AbortSignal.timeout(LONGEST_ANSWER_MS),
     });
-    return (await response.json()) as Answer<OutputOf<Name>>;
+    return (await response.json()) as Answer<Output>;
   } catch (error) {
     const hangs = error instanceof Error && error.name === 'TimeoutError';
-    return hangs ? failure('no-answer', NO_ANSWER) : failure('offline', OFFLINE);
+    return hangs ? failure('no-answer', words.noAnswer) : failure('offline', words.offline);
   }
 }
 
