@@ -1,3 +1,4 @@
+import { Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 
@@ -81,5 +82,33 @@ describe('booking an animal in', () => {
     await tove.sees('30 months or older, or age not known');
     expect(await tove.text('main')).not.toContain('Head (jowl off) stays on');
     await tove.click('Begin anew');
+  });
+});
+
+describe('a whole sheet by keyboard alone, from empty', () => {
+  it.each([
+    ['Perran Vane', 'a hog', 90],
+    ['Rowena Tarr', 'a lamb', 90],
+  ])('of %s, %s, takes fewer than %d keys', async (name, _, most) => {
+    await tove.open('/sheet');
+    await tove.click(name, 'a');
+    await tove.sees('questions', 'header');
+    await tove.driver.executeScript('document.activeElement.blur()');
+    let pressed = 0;
+    const press = async (key: string) => {
+      await tove.keys(key);
+      pressed += 1;
+    };
+    const open = async () => Number(/(\d+) question/.exec(await tove.text('header'))?.[1] ?? 0);
+    // The open row is answered, and Enter goes on to the next that is not.
+    for (let left = await open(); left > 0; left = await open()) {
+      await press('h');
+      await tove.until('the row to be answered', async () => (await open()) < left);
+      await press(Key.ENTER);
+      expect(pressed).toBeLessThan(most);
+    }
+    await tove.sees('complete', 'header');
+    await tove.sees('all saved', 'header');
+    process.stderr.write(`${name}: ${pressed} keys\n`);
   });
 });
