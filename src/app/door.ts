@@ -1,13 +1,12 @@
 import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
-import { success, type Result } from '@/core/quantity/result';
+import type { Result } from '@/core/quantity/result';
 import { ANYBODY, type Staff } from '@/server/house/actor';
 import { passDoorway } from '@/server/house/doorway';
-import { refuse, type Reason } from '@/server/house/reasons';
+import type { Reason } from '@/server/house/reasons';
 import { usualSurroundings } from '@/server/house/surroundings';
 import type { UseCase } from '@/server/house/useCase';
-import { visitorOf, type Visitor } from '@/server/links';
+import { admitVisitor, type Visitor } from '@/server/links';
 import { actorOf } from '@/server/people';
 import { USE_CASES, type InputOf, type OutputOf, type UseCaseName } from '@/server/useCases';
 
@@ -38,23 +37,10 @@ export async function askAsAnybody<Name extends UseCaseName>(
   return passDoorway(asked, raw, ANYBODY);
 }
 
-/** Wrong links that one place may try in a while, before it rests: a guess has one chance in 2 to the 256. */
-const WRONG_LINKS = new RateLimiterMemory({ points: 20, duration: 15 * 60 });
-
-/** Who comes by a private link, or why nobody does: there is none like it, it has ended, or too many were tried. */
+/** Who comes by a private link, or why nobody does. */
 export async function visitorBy(token: string, address: string): Promise<Result<Visitor, Reason>> {
   const { db, now } = usualSurroundings();
-  const tries = await WRONG_LINKS.get(address);
-  if (tries !== null && tries.remainingPoints <= 0) {
-    return refuse(
-      'locked',
-      'Too many links that hold no more were tried from here. Wait a quarter of an hour.',
-    );
-  }
-  const visitor = await visitorOf(db, token, now);
-  if (visitor) return success(visitor);
-  await WRONG_LINKS.consume(address).catch(() => undefined);
-  return refuse('not-found', 'This link holds no more. Ask the shop for a new one.');
+  return admitVisitor(db, { token, address }, now);
 }
 
 /** Passes the doorway as whoever comes by a link. */

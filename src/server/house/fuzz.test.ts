@@ -187,6 +187,7 @@ describe('whatever is asked', () => {
         days: 14,
         prices: true,
         origin: 'https://shop.example.org',
+        secret: 'x'.repeat(43),
       },
       endLink: { clientId: randomUUID(), shareId, linkId: randomUUID() },
       linksView: { shareId },

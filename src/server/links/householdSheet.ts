@@ -2,7 +2,7 @@ import Joi from 'joi';
 import type { PriceList } from '@/core/charges/priceList';
 import type { ShareFile } from '@/core/order/shareFile';
 import { partWords } from '@/core/order/naming';
-import { stageRowOf, type StageRow } from '@/core/order/stageRow';
+import { billBasis } from '@/core/order/standing';
 import type { ShareId } from '@/core/order/animal';
 import { ZERO_CENTS } from '@/core/quantity/money';
 import { success } from '@/core/quantity/result';
@@ -11,7 +11,7 @@ import { dayWords, daysAfter } from '@/core/time/shopTime';
 import { linksOfShare } from '@/data/links';
 import { id } from '../house/fields';
 import { cutFileOf, fileOf } from '../house/shareView';
-import { defineUseCase, OFFICE, type House } from '../house/useCase';
+import { defineUseCase, type House } from '../house/useCase';
 import { sheetOf, type SheetView } from '../sheet/sheetView';
 
 /** A household's own sheet, with what it is told around it; nobody else's name or number is in it. */
@@ -23,66 +23,86 @@ export type HouseholdSheet = {
     readonly species: string;
     readonly part: string;
     readonly farm: string;
-    readonly tag: string;
   };
-  readonly stage: StageRow['stage'];
   /** Days by the shop's calendar, in words. */
   readonly days: { readonly killed: string; readonly cut: string; readonly sheetBy: string };
   /** Whether what it costs is shown. */
   readonly prices: boolean;
 };
 
+/** A view for the household of a share alone, by the file it is cut by and by its own. */
+function defineOwnView<Output>(
+  name: string,
+  show: (
+    house: House,
+    files: { readonly cut: ShareFile; readonly own: ShareFile },
+  ) => Output | Promise<Output>,
+) {
+  return defineUseCase<{ shareId: ShareId }, Output>({
+    name,
+    roles: [],
+    others: ['household'],
+    writes: false,
+    input: Joi.object({ shareId: id }),
+    run: async (house, { shareId }) => {
+      const [cut, own] = [await cutFileOf(house, shareId), await fileOf(house, shareId)];
+      if (!cut.ok) return cut;
+      if (!own.ok) return own;
+      return success(await show(house, { cut: cut.value, own: own.value }));
+    },
+  });
+}
+
 /** The sheet of a household, for the household alone. */
-export const householdSheetView = defineUseCase<{ shareId: ShareId }, HouseholdSheet>({
-  name: 'householdSheetView',
-  roles: OFFICE,
-  others: ['household'],
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const found = await cutFileOf(house, shareId);
-    if (!found.ok) return found;
-    const file = found.value;
-    const own = await fileOf(house, shareId);
-    if (!own.ok) return own;
-    const { owner } = own.value.share;
-    const { shop, animal, situation, rules } = file;
-    const links = await linksOfShare(house.db, shareId);
-    const mine = links.find((link) => link.id === house.actor.id);
-    const prices = mine?.prices ?? true;
+export const householdSheetView = defineOwnView<HouseholdSheet>(
+  'householdSheetView',
+  async (house, { cut, own }) => {
+    const { shop, animal, situation, rules } = cut;
+    const links = await linksOfShare(house.db, own.share.id);
+    const prices = links.some((link) => link.id === house.actor.id && link.prices);
     const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
-    return success({
-      sheet: { ...(await ownSheetOf(house, file, prices)), shareId, name: owner.name },
+    return {
+      sheet: await ownSheetOf(house, { cut, own }, prices),
       shopName: shop.name,
-      household: owner.name,
+      household: own.share.owner.name,
       animal: {
         species: situation.species.name.toLowerCase(),
-        part: partWords(own.value),
+        part: partWords(own),
         farm: animal.farm.name,
-        tag: animal.tag,
       },
-      stage: stageRowOf(file).stage,
       days: {
         killed: dayWords(animal.killDate),
         cut: dayWords(block),
         sheetBy: dayWords(daysAfter(block, -rules.sheetDays)),
       },
       prices,
-    });
+    };
   },
-});
+);
 
-/** The sheet without what is the shop's or another household's: names, numbers, calls, and prices where they are not shown. */
-async function ownSheetOf(house: House, file: ShareFile, prices: boolean): Promise<SheetView> {
-  const view = await sheetOf(house, file);
+/**
+ * The sheet that a household is cut by with its own bill, and without what is the shop's or another household's: names,
+ * numbers, calls, and prices where they are not shown.
+ */
+async function ownSheetOf(
+  house: House,
+  { cut, own }: { readonly cut: ShareFile; readonly own: ShareFile },
+  prices: boolean,
+): Promise<SheetView> {
+  const view = await sheetOf(house, cut);
+  const { name } = own.share.owner;
+  const { animal, hot, headSplit, deposit } = billBasis(own, view.coldSides[0]!, []);
   return {
     ...view,
-    contact: { name: file.share.owner.name, phone: null },
+    shareId: own.share.id,
+    name,
+    contact: { name, phone: null },
     calls: [],
     overrideReason: null,
+    billOf: null,
     others: view.others.map((other) => ({ ...other, owner: 'the other household' })),
     priceList: prices ? view.priceList : withoutPrices(view.priceList),
-    bill: prices ? view.bill : { ...view.bill, deposit: ZERO_CENTS },
+    bill: { animal, hot, headSplit, deposit: prices ? deposit : ZERO_CENTS },
   };
 }
 
@@ -91,14 +111,7 @@ function withoutPrices(list: PriceList): PriceList {
 }
 
 /** The species of a household's sheet, for its browser to work with. */
-export const householdSpeciesView = defineUseCase<{ shareId: ShareId }, Species>({
-  name: 'householdSpeciesView',
-  roles: OFFICE,
-  others: ['household'],
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const found = await cutFileOf(house, shareId);
-    return found.ok ? success({ ...found.value.situation.species, names: [], absent: [] }) : found;
-  },
-});
+export const householdSpeciesView = defineOwnView<Species>(
+  'householdSpeciesView',
+  (_, { cut: { situation } }) => ({ ...situation.species, names: [], absent: [] }),
+);

@@ -3,7 +3,7 @@ import { endLink, giveLink, linksView, sendSheet } from './links';
 
 export type { HouseholdSheet } from './householdSheet';
 export type { LinksView, ListedLink } from './links';
-export { visitorOf, type Visitor } from './visitor';
+export { admitVisitor, visitorOf, type Visitor } from './visitor';
 
 export const links = {
   giveLink,

@@ -1,32 +1,36 @@
-import { randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import type { ShareFile } from '@/core/order/shareFile';
 import { withAnswer } from '@/core/sheet/houseSheet';
 import { passDoorway } from '../house/doorway';
-import { TestShop } from '../tests/testShop';
+import { hogDocument, TestShop } from '../tests/testShop';
 import { USE_CASES, type InputOf, type UseCaseName } from '../useCases';
-import { visitorOf, type Visitor } from '.';
+import { admitVisitor, visitorOf, type Visitor } from '.';
 
 let shop: TestShop;
 let mine: ShareFile;
 let other: ShareFile;
 beforeEach(async () => {
   shop = await TestShop.open();
-  [mine, other] = (await shop.book()) as [ShareFile, ShareFile];
+  const [left, right] = hogDocument().shares;
+  const owner = { name: 'Ottilie Brandreth', phone: '555 0161' };
+  const booked = await shop.book(hogDocument({ shares: [{ ...left!, owner }, right!] }));
+  [mine, other] = booked as [ShareFile, ShareFile];
 });
 afterEach(() => shop.close());
 
 const give = async (more: object = {}): Promise<string> => {
+  const secret = randomBytes(32).toString('base64url');
   const asked = {
     clientId: randomUUID(),
     shareId: mine.share.id,
     days: 14,
     prices: true,
     origin: 'https://shop.example.org',
+    secret,
     ...more,
   };
-  const { address } = await shop.get('giveLink', asked);
-  expect(address).toMatch(/^https:\/\/shop\.example\.org\/mine\/[\w-]{43}$/);
-  return address.split('/').at(-1)!;
+  await shop.get('giveLink', asked);
+  return secret;
 };
 const visit = (token: string) => visitorOf(shop.db, token, shop.now);
 const ask = <Name extends UseCaseName>({ actor }: Visitor, name: Name, input: InputOf<Name>) =>
@@ -46,7 +50,15 @@ describe('a private link', () => {
         sheet: { sent: null },
       },
     });
-    expect(JSON.stringify(await shop.db('links'))).not.toContain(token);
+    // It stands in the message that was sent, and nowhere else.
+    for (const table of ['links', 'answers', 'audit']) {
+      expect(JSON.stringify(await shop.db(table))).not.toContain(token);
+    }
+    const [message] = await shop.get('messagesView', {});
+    expect(message!.body).toContain(`https://shop.example.org/mine/${token}`);
+    const again = { clientId: randomUUID(), shareId: mine.share.id, days: 1, prices: true };
+    const asked = { ...again, origin: 'https://shop.example.org', secret: token };
+    expect(await shop.ask('giveLink', asked)).toMatchObject({ reason: 'id-reused' });
     expect(JSON.stringify(view)).not.toContain('Corwin Aske');
   });
 
@@ -88,6 +100,56 @@ describe('a private link', () => {
     expect(view).toMatchObject({
       value: { prices: false, sheet: { priceList: { rules: [] }, bill: { deposit: 0 } } },
     });
+  });
+});
+
+describe('households that are cut as one', () => {
+  it('see one sheet, each with its own bill, and nothing of each other', async () => {
+    const half = (name: string, sharePct: number, deposit: number) => ({
+      part: 'left' as const,
+      sharePct,
+      owner: { name, phone: '555 0199' },
+      deposit,
+    });
+    const shares = [half('Isolde Wray', 60, 75), half('Tobit Lane', 40, 20)];
+    const animal = { ...hogDocument().animal, tag: 'H902' };
+    const files = await shop.book(hogDocument({ animal, shares }));
+    const tobit = files.find(({ share }) => share.owner.name === 'Tobit Lane')!;
+    const visitor = (await visit(await give({ shareId: tobit.share.id })))!;
+    const view = await ask(visitor, 'householdSheetView', { shareId: tobit.share.id });
+    expect(view).toMatchObject({
+      ok: true,
+      value: {
+        household: 'Tobit Lane',
+        sheet: { shareId: tobit.share.id, billOf: null, bill: { deposit: 2000, headSplit: { index: 1 } } },
+      },
+    });
+    expect(JSON.stringify(view)).not.toContain('Isolde');
+    const { sheet, version } = await shop.get('sheetView', { shareId: files[0]!.share.id });
+    const saved = await ask(visitor, 'saveSheet', {
+      shareId: tobit.share.id,
+      baseVersion: version,
+      sheet: { ...sheet, wrap: 'paper' },
+    });
+    expect(saved).toMatchObject({ ok: true });
+    expect(await shop.get('sheetView', { shareId: files[0]!.share.id })).toMatchObject({
+      sheet: { wrap: 'paper' },
+    });
+  });
+});
+
+describe('guessing', () => {
+  it('rests for a while, from one place and no other, and a right link from there rests with it', async () => {
+    const token = await give();
+    const from = (address: string, tried: string) =>
+      admitVisitor(shop.db, { token: tried, address }, shop.now);
+    for (let tries = 0; tries < 20; tries += 1) {
+      expect(await from('10.0.0.9', randomBytes(32).toString('base64url'))).toMatchObject({
+        reason: 'not-found',
+      });
+    }
+    expect(await from('10.0.0.9', token)).toMatchObject({ reason: 'locked' });
+    expect(await from('10.0.0.8', token)).toMatchObject({ ok: true });
   });
 });
 

@@ -1,4 +1,3 @@
-import { randomBytes } from 'node:crypto';
 import Joi from 'joi';
 import type { ShareId } from '@/core/order/animal';
 import { animalWords, partWords } from '@/core/order/naming';
@@ -6,25 +5,33 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { success } from '@/core/quantity/result';
 import { instant, momentWords } from '@/core/time/shopTime';
 import { writeMessages } from '@/data/book';
-import { endLink as writeEnd, linksOfShare, sendsOfShare, writeLink, writeSend } from '@/data/links';
+import {
+  endLink as writeEnd,
+  linkByHash,
+  linksOfShare,
+  sendsOfShare,
+  writeLink,
+  writeSend,
+} from '@/data/links';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { cutFileOf, defineShareView, fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
 import { messagesTo } from '../book/messages';
 import { tokenHash } from '../people/secrets';
+import { TOKEN } from './visitor';
 
 const DAY_MS = 24 * 3_600_000;
 /** A link that holds longer than a season belongs to nobody any more. */
 const MOST_DAYS = 90;
 
 /**
- * Gives a household a private link to its own share and tells it by text and mail. Only a hash of the token is kept with
- * the link; the address stands in the message, and in the answer to whoever asked.
+ * Gives a household a private link to its own share and tells it by text and mail. The browser of whoever gives it makes
+ * the token; a hash of it is kept, and the address stands in the message alone.
  */
 export const giveLink = defineUseCase<
-  { clientId: string; shareId: ShareId; days: number; prices: boolean; origin: string },
-  { address: string; told: readonly string[] }
+  { clientId: string; shareId: ShareId; days: number; prices: boolean; origin: string; secret: string },
+  { told: readonly string[] }
 >({
   name: 'giveLink',
   roles: OFFICE,
@@ -32,6 +39,7 @@ export const giveLink = defineUseCase<
   input: Joi.object({
     clientId,
     shareId: id,
+    secret: Joi.string().pattern(TOKEN, { name: 'a token of 32 bytes' }).required(),
     days: Joi.number().integer().min(1).max(MOST_DAYS).required(),
     prices: Joi.boolean().required(),
     origin: Joi.string()
@@ -40,11 +48,13 @@ export const giveLink = defineUseCase<
       .required(),
   }),
   subject: ({ shareId }) => shareId,
-  run: async (house, { clientId: linkId, shareId, days, prices, origin }) => {
+  run: async (house, { clientId: linkId, shareId, days, prices, origin, secret }) => {
     const found = await fileOf(house, shareId);
     if (!found.ok) return found;
     if (found.value.cancellation) return refuse('cancelled', 'This order was called off.');
-    const token = randomBytes(32).toString('base64url');
+    if (await linkByHash(house.db, tokenHash(secret))) {
+      return refuse('id-reused', 'That link was given before. Give another one.', 'secret');
+    }
     await writeLink(house.db, {
       id: linkId,
       shareId,
@@ -53,13 +63,13 @@ export const giveLink = defineUseCase<
       actorId: house.actor.id,
       expiresAt: instant(new Date(house.now.getTime() + days * DAY_MS)),
       endedAt: null,
-      tokenHash: tokenHash(token),
+      tokenHash: tokenHash(secret),
     });
-    const address = `${new URL(origin).origin}/mine/${token}`;
+    const address = `${new URL(origin).origin}/mine/${secret}`;
     const messages = messagesTo(house, found.value, wordsOf(found.value, address));
     await writeMessages(house.db, messages);
     house.touch(shareId);
-    return success({ address, told: messages.map(({ recipient }) => recipient) });
+    return success({ told: messages.map(({ recipient }) => recipient) });
   },
 });
 

@@ -1,3 +1,5 @@
+import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { failure, success, type Result } from '@/core/quantity/result';
 import type { Database } from '@/data/database';
 import { linkByHash, type Link } from '@/data/links';
 import { shareAlone } from '@/data/rail';
@@ -8,7 +10,7 @@ import { tokenHash } from '../people/secrets';
 export type Visitor = { readonly actor: Extract<Actor, { kind: 'household' }>; readonly link: Link };
 
 /** A token as it is made: 32 random bytes. What has another shape is no link and is not looked for. */
-const TOKEN = /^[\w-]{43}$/;
+export const TOKEN = /^[\w-]{43}$/;
 
 /** Who comes by this link; undefined when there is no such link, or it holds no more. */
 export async function visitorOf(db: Database, token: string, now: Date): Promise<Visitor | undefined> {
@@ -19,4 +21,31 @@ export async function visitorOf(db: Database, token: string, now: Date): Promise
   if (!alone) return undefined;
   const { owner } = alone.share;
   return { actor: { kind: 'household', id: link.id, name: owner.name, shareId: link.shareId }, link };
+}
+
+const holder = globalThis as { fractumWrongLinks?: RateLimiterMemory };
+
+/** Wrong links that one place may try in a while before it rests; counted once for the whole process. */
+function wrongLinks(): RateLimiterMemory {
+  holder.fractumWrongLinks ??= new RateLimiterMemory({ points: 20, duration: 15 * 60 });
+  return holder.fractumWrongLinks;
+}
+
+/** Who comes by a link from a place, or why nobody does: there is none like it, it has ended, or too many were tried. */
+export async function admitVisitor(
+  db: Database,
+  { token, address }: { readonly token: string; readonly address: string },
+  now: Date,
+): Promise<Result<Visitor, 'locked' | 'not-found'>> {
+  const tries = await wrongLinks().get(address);
+  if (tries !== null && tries.remainingPoints <= 0) {
+    const message = 'Too many links that hold no more were tried from here. Wait a quarter of an hour.';
+    return failure('locked', message);
+  }
+  const visitor = await visitorOf(db, token, now);
+  if (visitor) return success(visitor);
+  await wrongLinks()
+    .consume(address)
+    .catch(() => undefined);
+  return failure('not-found', 'This link holds no more. Ask the shop for a new one.');
 }

@@ -69,7 +69,12 @@ async function backProblem(house: House, number: number): Promise<Refusal | unde
   const step = standing(steps).find((each) => each.number === number);
   if (!step) return refuse('not-found', 'That step is not there any more.', 'change.step');
   const brought = step.change.kind === 'species' ? step.change.own : undefined;
-  if (brought && (await isBooked(house.db, brought.id))) {
+  // Another description of it may stand; the species itself must, once it is booked.
+  const isLast = !standing(steps).some(
+    ({ number: other, change }) =>
+      other !== number && change.kind === 'species' && change.own.id === brought?.id,
+  );
+  if (brought && isLast && (await isBooked(house.db, brought.id))) {
     return refuse(
       'still-booked',
       `A ${brought.name.toLowerCase()} is booked: the shop must go on knowing what it is.`,

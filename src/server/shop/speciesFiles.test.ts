@@ -62,6 +62,9 @@ describe('a species as a file', () => {
 
     expect((await shop.get('setUpView', {})).history[0]!.words).toBe('a new species: deer');
     expect(await ask({ kind: 'back', step: number })).toMatchObject({ reason: 'still-booked' });
+    // Described anew it may be taken back to what it was.
+    const anew = await make({ kind: 'species', text });
+    expect(await ask({ kind: 'back', step: anew.number })).toMatchObject({ ok: true });
   });
 
   it('that nobody has booked is taken back, and keeps its numbers when it comes again', async () => {

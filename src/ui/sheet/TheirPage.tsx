@@ -13,6 +13,16 @@ const NONE: LinksView = { links: [], sent: [] };
 const STATE_WORDS = { holds: 'holds until', ended: 'ended; was to hold until', expired: 'ran out' } as const;
 const USUAL_DAYS = 14;
 
+/** 32 random bytes, as they stand in an address; made here, so that the house never has to say them again. */
+function newToken(): string {
+  const bytes = window.crypto.getRandomValues(new Uint8Array(32));
+  return window
+    .btoa(String.fromCharCode(...bytes))
+    .replace(/\+/g, '-')
+    .replace(/\//g, '_')
+    .replace(/=+$/, '');
+}
+
 /** The household's own page: given by a private link, seen until when it holds, and ended. */
 export function TheirPage({ view, onClose }: { view: SheetView; onClose: () => void }) {
   const { shareId } = view;
@@ -28,14 +38,17 @@ export function TheirPage({ view, onClose }: { view: SheetView; onClose: () => v
   const [prices, setPrices] = useState(true);
   const [given, setGiven] = useState<{ address: string; told: readonly string[] }>();
   async function giveIt() {
+    const secret = newToken();
+    const { origin } = window.location;
     const answer = await give.ask({
       shareId,
       days,
       prices,
-      origin: window.location.origin,
+      origin,
+      secret,
     });
     if (!answer.ok) return;
-    setGiven(answer.value);
+    setGiven({ address: `${origin}/mine/${secret}`, told: answer.value.told });
     await look();
   }
   return (
