@@ -103,6 +103,26 @@ describe('a household and its half of a hog, on the telephone', () => {
   });
 });
 
+describe('the network away', () => {
+  it('just as the page has come: choices go on, stay on the telephone, and reach the shop when it is back', async () => {
+    await perran.open(page);
+    await perran.sees('Perran.');
+    await perran.network(false);
+    await perran.clickOn('svg [aria-label="hock"]');
+    await choose('Hind hock to grind');
+    await perran.sees('kept on this telephone', 'header');
+    await perran.click('All that is left the way you usually do');
+    await perran.click('Send it again');
+    await perran.sees('There is no network just now.', '[role="alert"]');
+    await perran.network(true);
+    await perran.until('what was chosen to be kept', async () => /^kept$/m.test(await perran.text('header')));
+    await perran.click('Send it again');
+    await perran.until('it to be sent', async () => !(await perran.text()).includes('no network'));
+    await tove.driver.navigate().refresh();
+    await tove.sees('to grind', 'button[title^="Hind hock"]');
+  });
+});
+
 describe('two ways side by side', () => {
   it('says what the other gives and takes, and what was taken is taken back', async () => {
     await tove.click('Against');

@@ -50,6 +50,38 @@ export type Label = {
 
 export type LabelProblem = 'no-establishment' | 'no-owner' | 'no-weight' | 'too-many-words';
 
+/** What a shop says of its labels itself. */
+export type LabelRules = {
+  /** At the foot of every label; empty for none. */
+  readonly labelNote: string;
+  /** On the roll. */
+  readonly labelSize: LabelSize;
+  /** Before the best-by date. */
+  readonly labelDate: string;
+  /** Whether labels name the farm. */
+  readonly labelFarm: boolean;
+};
+
+/** What a shop's own rules make of a label: its size, whether it names the farm, the words before the date and at the foot. */
+export function byRules(
+  { labelNote, labelSize, labelDate, labelFarm }: LabelRules,
+  { farm, words }: Pick<LabelFacts, 'farm' | 'words'>,
+): Pick<LabelFacts, 'farm' | 'words' | 'dateWords' | 'size'> {
+  return {
+    farm: labelFarm ? farm : '',
+    words: labelNote === '' ? words : [...words, labelNote],
+    dateWords: labelDate,
+    size: labelSize,
+  };
+}
+
+/** The lot of a package: the day it was packed on and the animal, in letters that bars can carry. */
+export function lotOf(packedOn: string, tag: string): string {
+  return `${packedOn.replaceAll('-', '').slice(2)}-${tag.replace(/[^A-Za-z0-9]/g, '')}`.slice(0, LONGEST_LOT);
+}
+
+const LONGEST_LOT = 20;
+
 /** Ounces beside pounds, as inspected labels must say. */
 function poundsAndOunces(net: Weight): string {
   const ounces = Math.floor((net * 16) / 1000 + 1e-9);

@@ -1,9 +1,10 @@
 import Joi from 'joi';
-import { LABEL_SIZES, type LabelSize } from '../label/sizes';
+import type { LabelRules } from '../label/label';
+import { LABEL_SIZES } from '../label/sizes';
 import { isDay, type Day } from '../time/shopTime';
 
 /** How a shop works, whatever the animal. Every change is a new version; finished orders keep theirs. */
-export type HouseRules = {
+export type HouseRules = LabelRules & {
   readonly version: number;
   /** Tools the shop has, such as `band-saw`. */
   readonly tools: readonly string[];
@@ -29,14 +30,6 @@ export type HouseRules = {
   readonly holidays: readonly Day[];
   /** Minutes of cutting in a day. */
   readonly blockMinutes: number;
-  /** Words of the shop's own at the foot of every label; empty for none. */
-  readonly labelNote: string;
-  /** The labels on the roll. */
-  readonly labelSize: LabelSize;
-  /** What stands before the best-by date. */
-  readonly labelDate: string;
-  /** Whether labels name the farm. */
-  readonly labelFarm: boolean;
 };
 
 /**

@@ -3,11 +3,17 @@ import type { Catalogue } from '@/core/catalogue/catalogue';
 import { houseForecast } from '@/core/setUp/speciesTrial';
 import { recipeWords } from '@/core/forecast/finishedLines';
 import { tradeItem } from '@/core/label/gs1';
-import { keepUntil, labelFor, type Label, type LabelFacts } from '@/core/label/label';
-import type { Result } from '@/core/quantity/result';
-import { success } from '@/core/quantity/result';
+import {
+  byRules,
+  keepUntil,
+  labelFor,
+  lotOf,
+  type Label,
+  type LabelFacts,
+  type LabelRules,
+} from '@/core/label/label';
+import { success, type Result } from '@/core/quantity/result';
 import { weight } from '@/core/quantity/weight';
-import type { HouseRules } from '@/core/shop/houseRules';
 import type { Shop } from '@/core/shop/shop';
 import { dayIn } from '@/core/time/shopTime';
 import { readShop } from '@/data/setUp';
@@ -46,7 +52,7 @@ function madeThings({ species }: Catalogue): { name: string; words: readonly str
 
 type Sample = {
   readonly shop: Shop;
-  readonly rules: HouseRules;
+  readonly rules: LabelRules;
   readonly species: string;
   readonly today: string;
   readonly cut: string;
@@ -62,7 +68,6 @@ function sampleOf({ shop, rules, species, today, cut, words }: Sample): Result<L
     owner: 'the name of the household',
     tag: 'H100',
     shareLabel: 'left half',
-    farm: rules.labelFarm ? 'the name of the farm' : '',
     speciesName: species,
     cut,
     detail: '',
@@ -70,16 +75,14 @@ function sampleOf({ shop, rules, species, today, cut, words }: Sample): Result<L
     unit: shop.unit,
     packedOn: today,
     keepUntil: keepUntil(today, 'vacuum', 'cured'),
-    dateWords: rules.labelDate,
-    words: [...words, ...(rules.labelNote ? [rules.labelNote] : [])],
+    ...byRules(rules, { farm: 'the name of the farm', words }),
     code: {
       tradeItem: tradeItem(shop.codePrefix, 1),
       net: weight(1.29),
       unit: shop.unit,
-      lot: `${today.replaceAll('-', '').slice(2)}-H100`,
+      lot: lotOf(today, 'H100'),
       serial: '000000',
     },
-    size: rules.labelSize,
   };
   return labelFor(facts);
 }

@@ -11,7 +11,20 @@ const SETTLED_AFTER = 2000;
 export function onDemand<Props extends object>(
   load: () => Promise<ComponentType<Props>>,
 ): ComponentType<Props> {
-  // A fetch that fails is tried again by whoever opens it.
   if (typeof window !== 'undefined') setTimeout(() => void load().catch(() => undefined), SETTLED_AFTER);
-  return dynamic(load);
+  return dynamic(() => untilThere(load));
+}
+
+/** Milliseconds between tries while a part cannot be fetched. */
+const TRY_AGAIN = 1000;
+
+/** A part that cannot be fetched, since the network is away, is tried again: the page around it goes on meanwhile. */
+async function untilThere<Part>(load: () => Promise<Part>): Promise<Part> {
+  for (;;) {
+    try {
+      return await load();
+    } catch {
+      await new Promise((again) => setTimeout(again, TRY_AGAIN));
+    }
+  }
 }

@@ -11,13 +11,11 @@ import { frameOf, zonePath } from '@/core/species/sideMapPath';
 import type { Decision, Option } from '@/core/species/types';
 import type { HouseholdSheet } from '@/server/links';
 import { WholeBar } from '../kit/WholeBar';
-import { onDemand } from '../kit/onDemand';
 import { expectedParts } from '@/core/order/whole';
 import { FieldStyles } from '../sheet/FieldStyles';
+import { FormRows } from '../sheet/FormRows';
 import type { SheetState } from '../sheet/useSheet';
 import styles from './Mine.module.css';
-
-const FormRows = onDemand(() => import('../sheet/FormRows').then((module) => module.FormRows));
 
 type Props = {
   mine: HouseholdSheet;

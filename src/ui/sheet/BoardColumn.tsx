@@ -48,6 +48,7 @@ const Row = memo(function Row(props: RowProps) {
       data-alarm={alarming || undefined}
       data-changed={changed || undefined}
       data-alone={alone || undefined}
+      data-bare={weight === '' || undefined}
       title={`${title}: ${words}`}
       aria-current={open || undefined}
       onClick={() => onOpen(id)}
@@ -58,8 +59,12 @@ const Row = memo(function Row(props: RowProps) {
         {words}
       </span>
       <span className={styles.mark}>{destination && <DestinationMark destination={destination} />}</span>
-      <span className={styles.weight}>{weight}</span>
-      <span className={styles.spread}>{spread !== '' && `± ${spread}`}</span>
+      {weight !== '' && (
+        <>
+          <span className={styles.weight}>{weight}</span>
+          <span className={styles.spread}>{spread !== '' && `± ${spread}`}</span>
+        </>
+      )}
     </button>
   );
 });

@@ -1,6 +1,5 @@
 'use client';
 
-import { Button } from 'antd';
 import { useState } from 'react';
 import { onDemand } from '../kit/onDemand';
 import type { SheetView } from '@/server/sheet';
@@ -19,9 +18,14 @@ export function CallLog({
   const { contact, calls } = view;
   return (
     <>
-      <Button onClick={() => setOpen(true)} aria-label={`Call ${contact.name}`}>
+      <button
+        type="button"
+        className="link"
+        onClick={() => setOpen(true)}
+        aria-label={`Call ${contact.name}`}
+      >
         Call{calls.length > 0 ? `, ${calls.length} noted` : ''}
-      </Button>
+      </button>
       {open && <CallDialog view={view} openQuestions={openQuestions()} onClose={() => setOpen(false)} />}
     </>
   );

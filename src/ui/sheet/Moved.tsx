@@ -2,6 +2,7 @@
 
 import { expectedParts } from '@/core/order/whole';
 import { formatMoney, type Cents } from '@/core/quantity/money';
+import { signed } from '@/core/quantity/signed';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import { destinationClass } from '../kit/DestinationMark';
 import styles from './Moved.module.css';
@@ -58,10 +59,6 @@ export function Moved({ state }: { state: SheetState }) {
       </div>
     </section>
   );
-}
-
-function signed(by: number, words: string): string {
-  return `${by < 0 ? '−' : '+'}${words}`;
 }
 
 type MovedPart = ReturnType<typeof expectedParts>[number] & { readonly by: number };

@@ -3,6 +3,7 @@
 import { memo, useMemo, useState } from 'react';
 import { tradeOffSentence } from '@/core/questions/evaluate';
 import { formatMoney, type Cents } from '@/core/quantity/money';
+import { signed } from '@/core/quantity/signed';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
 import { whyNotOffered } from '@/core/sheet/situation';
@@ -40,6 +41,7 @@ export function OptionRows({ decision, options, settled, side, chosen, locked, o
   return (
     <>
       <div className={rows.head} aria-hidden>
+        {settled.situation.sides === 2 && <i>of both sides together</i>}
         <span>pieces</span>
         <span>{settled.situation.unit}</span>
         <span>{settled.situation.unit} home</span>
@@ -99,14 +101,9 @@ function figuresOf(state: SheetState, { decision, option, side }: Asked): Figure
     weight: packed > 0 ? formatWeight(packed, 1) : '',
     pieces: lines.reduce((sum, line) => sum + (line.pieces ?? 0), 0),
     instead: packed > 0 ? '' : nothing,
-    home: isChosen ? '' : signed(home, TRIFLE, formatWeight(Math.abs(home) as Weight, 1)),
-    money: isChosen ? '' : signed(money, 1, formatMoney(Math.abs(money) as Cents, ground.priceList.sign)),
+    home: isChosen ? '' : signed(home, formatWeight(Math.abs(home) as Weight, 1), TRIFLE),
+    money: isChosen ? '' : signed(money, formatMoney(Math.abs(money) as Cents, ground.priceList.sign)),
   };
-}
-
-/** A difference with its sign; nothing where there is less than matters. */
-function signed(by: number, least: number, words: string): string {
-  return Math.abs(by) < least ? '' : `${by < 0 ? '−' : '+'}${words}`;
 }
 
 /** Which form of its zone a line is of: `rib.1.0` is of the second. */

@@ -46,7 +46,9 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
   return (
     <header className={styles.header}>
       <h1>{view.name}</h1>
-      <span className="quiet">{view.about}</span>
+      <span className={`quiet ${styles.about}`} title={view.about}>
+        {view.about}
+      </span>
       <Questions findings={state.findings} state={latest} onOpen={onQuestion} />
       <span className={styles.spacer} />
       <SavedMark saver={state.saver} locked={view.locked} />
@@ -57,7 +59,11 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
       {!view.locked && (
         <>
           <UndoButton disabled={!state.undo} onUndo={undo} />
-          {state.redo && <Button onClick={redo}>Again</Button>}
+          {state.redo && (
+            <button type="button" className="link" onClick={redo}>
+              Again
+            </button>
+          )}
           <HouseButton onTake={takeHouse} />
           <ApproveButton approved={state.approved} onApprove={approve} />
         </>
@@ -73,9 +79,9 @@ const SteadyCallLog = memo(CallLog);
 
 const UndoButton = memo(function UndoButton({ disabled, onUndo }: { disabled: boolean; onUndo: () => void }) {
   return (
-    <Button disabled={disabled} onClick={onUndo}>
+    <button type="button" className="link" disabled={disabled} onClick={onUndo}>
       Undo
-    </Button>
+    </button>
   );
 });
 

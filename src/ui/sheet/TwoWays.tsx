@@ -4,6 +4,7 @@ import { Button, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { compareSheets } from '@/core/compare/compareSheets';
 import { formatMoney, type Cents } from '@/core/quantity/money';
+import { signed } from '@/core/quantity/signed';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import { houseSheet } from '@/core/sheet/houseSheet';
 import type { OtherSheet } from '@/server/sheet';
@@ -13,6 +14,9 @@ import { Dialog } from '../kit/Dialog';
 import { Failed } from '../kit/States';
 import styles from './TwoWays.module.css';
 import type { SheetState } from './useSheet';
+
+/** What is less rounds to nothing: thousandths of a weight, and figures with one decimal. */
+const SEEN = { weight: 50, tenth: 0.05 };
 
 type Props = { view: SheetView; state: SheetState; onClose: () => void };
 
@@ -50,19 +54,19 @@ export function TwoWays({ view, state, onClose }: Props) {
       `take-home, ${unit}`,
       formatWeight(first.forecast.takeHome, 1),
       formatWeight(second.forecast.takeHome, 1),
-      signed(compared.takeHome, formatWeight(Math.abs(compared.takeHome) as Weight, 1)),
+      signed(compared.takeHome, formatWeight(Math.abs(compared.takeHome) as Weight, 1), SEEN.weight),
     ],
     [
       'fat in the grind, %',
       first.forecast.pool.fatPct.toFixed(1),
       second.forecast.pool.fatPct.toFixed(1),
-      signed(compared.grindFatPct, Math.abs(compared.grindFatPct).toFixed(1)),
+      signed(compared.grindFatPct, Math.abs(compared.grindFatPct).toFixed(1), SEEN.tenth),
     ],
     [
       'freezer, cu ft',
       first.forecast.freezerCuFt.toFixed(1),
       second.forecast.freezerCuFt.toFixed(1),
-      signed(compared.freezerCuFt, Math.abs(compared.freezerCuFt).toFixed(1)),
+      signed(compared.freezerCuFt, Math.abs(compared.freezerCuFt).toFixed(1), SEEN.tenth),
     ],
     [
       'estimate',
@@ -131,7 +135,7 @@ export function TwoWays({ view, state, onClose }: Props) {
               <td className="num">{cutWords(one)}</td>
               <td className="num">{cutWords(two)}</td>
               <td className="num">
-                <b>{signed(packaged, formatWeight(Math.abs(packaged) as Weight, 1))}</b>
+                <b>{signed(packaged, formatWeight(Math.abs(packaged) as Weight, 1), SEEN.weight)}</b>
               </td>
             </tr>
           ))}
@@ -155,9 +159,4 @@ export function TwoWays({ view, state, onClose }: Props) {
 
 function cutWords({ packaged, packs }: { packaged: Weight; packs: number }): string {
   return packaged === 0 ? '' : `${formatWeight(packaged, 1)} in ${packs}`;
-}
-
-function signed(by: number, words: string): string {
-  // What rounds to nothing is no difference that anybody sees.
-  return Number(words.replace(/[^\d.]/g, '')) === 0 ? '' : `${by < 0 ? '−' : '+'}${words}`;
 }

@@ -26,8 +26,11 @@ export type RowWords = {
   readonly otherSide: boolean;
 };
 
+/** What a row is made of. */
+type Stands = Pick<SheetState, 'sheet' | 'situation' | 'findings' | 'now'>;
+
 /** A decision in a row: what is asked, what comes of it, and how sure that is. */
-export function decisionRow({ sheet, situation, findings, now }: SheetState, decision: Decision): RowWords {
+export function decisionRow({ sheet, situation, findings, now }: Stands, decision: Decision): RowWords {
   const { unit, species } = situation;
   const [answer, right] = [sheet.answers[decision.id], sheet.secondSide[decision.id]];
   const trouble = findings.find((finding) => finding.decision === decision.id && finding.blocks);
@@ -70,7 +73,7 @@ function figuresOf(lines: readonly ForecastLine[]): Pick<RowWords, 'weight' | 's
   };
 }
 
-export function grindRow({ sheet, situation, findings, now }: SheetState): RowWords {
+export function grindRow({ sheet, situation, findings, now }: Stands): RowWords {
   const own = findings.filter((finding) => finding.decision === GRIND_ROW);
   const { fatPct, grind } = now.forecast.pool;
   const beside = Math.abs(fatPct - sheet.grind.fatPct) > FAT_BESIDE ? `; reaches ${fatPct.toFixed(0)} %` : '';
@@ -91,7 +94,7 @@ export function grindRow({ sheet, situation, findings, now }: SheetState): RowWo
   };
 }
 
-export function extrasRow({ sheet, situation, now }: SheetState): RowWords {
+export function extrasRow({ sheet, situation, now }: Stands): RowWords {
   const words = extrasSummary(situation.species, sheet);
   return {
     ...figuresOf(now.forecast.lines.filter((line) => line.kind === 'kept')),

@@ -7,6 +7,7 @@ import type { HouseRules } from '@/core/shop/houseRules';
 import type { LabelSample } from '@/server/shop';
 import { useLive } from '../kit/live/useLive';
 import type { SetUpState } from './useSetUp';
+import { Toggle } from './Toggle';
 import { ValueField } from './ValueField';
 import styles from './SetUp.module.css';
 
@@ -25,15 +26,13 @@ export function LabelRules({ state, first }: { state: SetUpState; first: LabelSa
         <td>
           <span className={styles.days} role="group" aria-label="Size of labels">
             {LABEL_SIZES.map((size) => (
-              <button
+              <Toggle
                 key={size}
-                type="button"
-                className={styles.day}
-                aria-pressed={rules.labelSize === size}
-                onClick={() => void change({ labelSize: size })}
+                pressed={rules.labelSize === size}
+                onPress={() => void change({ labelSize: size })}
               >
                 {LABEL_LAYOUTS[size].words}
-              </button>
+              </Toggle>
             ))}
           </span>
         </td>
@@ -54,14 +53,9 @@ export function LabelRules({ state, first }: { state: SetUpState; first: LabelSa
       <tr>
         <td>The farm</td>
         <td>
-          <button
-            type="button"
-            className={styles.day}
-            aria-pressed={rules.labelFarm}
-            onClick={() => void change({ labelFarm: !rules.labelFarm })}
-          >
+          <Toggle pressed={rules.labelFarm} onPress={() => void change({ labelFarm: !rules.labelFarm })}>
             {rules.labelFarm ? 'named on every label' : 'not named'}
-          </button>
+          </Toggle>
         </td>
       </tr>
       <tr>

@@ -5,6 +5,7 @@ import type { HouseRules } from '@/core/shop/houseRules';
 import type { LabelSample } from '@/server/shop';
 import { LabelRules } from './LabelRules';
 import type { SetUpState } from './useSetUp';
+import { Toggle } from './Toggle';
 import { numberOf, numberProblem, ValueField } from './ValueField';
 import styles from './SetUp.module.css';
 
@@ -156,16 +157,14 @@ export function ShopRules({ state, label }: { state: SetUpState; label: LabelSam
         <tr>
           <td>Band saw</td>
           <td>
-            <button
-              type="button"
-              className={styles.day}
-              aria-pressed={rules.tools.includes('band-saw')}
-              onClick={() =>
+            <Toggle
+              pressed={rules.tools.includes('band-saw')}
+              onPress={() =>
                 void state.change({ kind: 'rules', rules: { tools: toggled(rules.tools, 'band-saw') } })
               }
             >
               {rules.tools.includes('band-saw') ? 'in the shop' : 'none: what needs one is not offered'}
-            </button>
+            </Toggle>
           </td>
         </tr>
       </tbody>
@@ -192,16 +191,9 @@ function Weekdays({ label, chosen, onChange }: WeekdaysProps) {
         const isChosen = chosen.includes(day);
         const next = isChosen ? chosen.filter((each) => each !== day) : [...chosen, day].sort();
         return (
-          <button
-            key={word}
-            type="button"
-            className={styles.day}
-            aria-pressed={isChosen}
-            disabled={next.length === 0}
-            onClick={() => onChange(next)}
-          >
+          <Toggle key={word} pressed={isChosen} disabled={next.length === 0} onPress={() => onChange(next)}>
             {word}
-          </button>
+          </Toggle>
         );
       })}
     </span>

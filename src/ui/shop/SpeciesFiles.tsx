@@ -3,7 +3,8 @@
 import { Button, Upload } from 'antd';
 import { useState } from 'react';
 import { frameOf } from '@/core/species/sideMapPath';
-import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { percentMore } from '@/core/quantity/signed';
+import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { SaidChange, SetUpView, TriedFile } from '@/server/shop';
 import { act } from '../kit/act';
 import { Dialog } from '../kit/Dialog';
@@ -133,7 +134,7 @@ function Tried({ tried }: { tried: TriedFile }) {
                 <td>{cut}</td>
                 {!isNew && <td className="num">{now === null ? '' : formatWeight(now, POUNDS)}</td>}
                 <td className="num">{then === null ? 'not cut' : formatWeight(then, POUNDS)}</td>
-                {!isNew && <td className="num">{inPercent(now, then)}</td>}
+                {!isNew && <td className="num">{percentMore(now ?? 0, then ?? 0)}</td>}
               </tr>
             ))}
           </tbody>
@@ -142,11 +143,4 @@ function Tried({ tried }: { tried: TriedFile }) {
       {!tried.problem && shown.length === 0 && <p>Nothing of what the house cuts would change.</p>}
     </div>
   );
-}
-
-/** What became of a weight, as a percentage of what it was. */
-function inPercent(now: Weight | null, then: Weight | null): string {
-  if (now === null || then === null || now === 0) return '';
-  const pct = (100 * (then - now)) / now;
-  return `${pct < 0 ? '−' : '+'}${Math.abs(pct).toFixed(1)}`;
 }

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import type { PaidBeside } from '@/core/charges/yearBeside';
 import type { PriceList } from '@/core/charges/priceList';
 import { formatMoney, type Cents } from '@/core/quantity/money';
+import { percentMore, signed } from '@/core/quantity/signed';
 import type { YearView } from '@/server/shop';
 import { act } from '../kit/act';
 import { Dialog } from '../kit/Dialog';
@@ -80,7 +81,7 @@ function Row({ paid: { was, now }, words, strong }: { paid: PaidBeside; words: s
       <td className="num">
         <Cell>{formatMoney(now, '')}</Cell>
       </td>
-      <td className="num">{percentWords(was, now)}</td>
+      <td className="num">{percentMore(was, now)}</td>
     </tr>
   );
 }
@@ -89,14 +90,8 @@ function One({ words, paid: { name, was, now }, sign }: { words: string; paid: P
   const more = (now - was) as Cents;
   return (
     <p>
-      <b>{words}:</b> {name}, {formatMoney(was, sign)} to {formatMoney(now, sign)} ({more < 0 ? '' : '+'}
-      {formatMoney(more, sign)}).
+      <b>{words}:</b> {name}, {formatMoney(was, sign)} to {formatMoney(now, sign)} (
+      {signed(more, formatMoney(Math.abs(more) as Cents, sign)) || 'the same'}).
     </p>
   );
-}
-
-function percentWords(was: Cents, now: Cents): string {
-  if (was === 0) return '';
-  const pct = (100 * (now - was)) / was;
-  return `${pct < 0 ? '−' : '+'}${Math.abs(pct).toFixed(1)}`;
 }
