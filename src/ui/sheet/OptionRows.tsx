@@ -41,7 +41,7 @@ export function OptionRows({ decision, options, settled, side, chosen, locked, o
   return (
     <>
       <div className={rows.head} aria-hidden>
-        {settled.situation.sides === 2 && <i>of both sides together</i>}
+        <i>{settled.situation.sides === 2 && 'of both sides together'}</i>
         <span>pieces</span>
         <span>{settled.situation.unit}</span>
         <span>{settled.situation.unit} home</span>
