@@ -42,6 +42,17 @@ export type SheetVersion = {
   readonly actorId: string;
 };
 
+/** An approved sheet was opened again, to be changed and approved afresh. */
+export type SheetReopening = {
+  readonly id: string;
+  readonly shareId: ShareId;
+  /** The version that had been approved; it stands as it was. */
+  readonly version: number;
+  readonly reason: string;
+  readonly at: Instant;
+  readonly actorId: string;
+};
+
 /** A share has gone to the block, and which sheet holds. */
 export type BlockStart = {
   readonly shareId: ShareId;

@@ -16,6 +16,7 @@ import * as messages from './014-messages';
 import * as households from './015-households';
 import * as contacts from './016-contacts';
 import * as links from './017-links';
+import * as reopenings from './018-reopenings';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -38,6 +39,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['015-households', households],
   ['016-contacts', contacts],
   ['017-links', links],
+  ['018-reopenings', reopenings],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -2,8 +2,10 @@ export { callsOfShare, writeCall } from './calls';
 export {
   keepDraft,
   latestVersions,
+  reopeningsOfShare,
   sheetsInForce,
   versionsOfShare,
   writeDraft,
+  writeReopening,
   writeSheetVersion,
 } from './sheets';

@@ -1,5 +1,5 @@
 import type { ShareId } from '@/core/order/animal';
-import type { SheetVersion } from '@/core/order/work';
+import type { SheetReopening, SheetVersion } from '@/core/order/work';
 import type { Database } from '../database';
 
 type VersionRow = Omit<SheetVersion, 'sheet' | 'approved'> & { sheet: string; approved: number };
@@ -70,4 +70,13 @@ export async function versionsOfShare(
     .orderBy('version')
     .select('version', 'approved', 'overrideReason', 'at', 'actorId');
   return rows.map((row) => ({ ...row, approved: row.approved === 1 }));
+}
+
+export async function writeReopening(db: Database, reopening: SheetReopening): Promise<void> {
+  await db('sheetReopenings').insert(reopening);
+}
+
+/** How often, when and why a share's approved sheet was opened again, the earliest first. */
+export async function reopeningsOfShare(db: Database, shareId: ShareId): Promise<SheetReopening[]> {
+  return db('sheetReopenings').where({ shareId }).orderBy('version');
 }

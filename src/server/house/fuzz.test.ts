@@ -123,6 +123,7 @@ describe('whatever is asked', () => {
       hangView: {},
       saveSheet: { ...id, baseVersion: 1, sheet },
       approveSheet: { clientId: randomUUID(), ...id, version: 1, overrideReason: '' },
+      reopenSheet: { clientId: randomUUID(), ...id, version: 1, reason: 'They rang' },
       renewSetUp: { clientId: randomUUID(), ...id },
       noteCall: { clientId: randomUUID(), ...id, reached: 'spoken', said: 'Rang' },
       sheetView: id,

@@ -2,6 +2,7 @@ import { approveSheet } from './approveSheet';
 import { noteCall } from './noteCall';
 import { otherSheetsView } from './otherSheetsView';
 import { renewSetUp } from './renewSetUp';
+import { reopenSheet } from './reopenSheet';
 import { saveSheet } from './saveSheet';
 import { sheetView } from './sheetView';
 import { speciesView } from './speciesView';
@@ -14,6 +15,7 @@ export const sheet = {
   renewSetUp,
   saveSheet,
   approveSheet,
+  reopenSheet,
   noteCall,
   sheetView,
   otherSheetsView,

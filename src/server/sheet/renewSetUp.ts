@@ -22,6 +22,9 @@ export const renewSetUp = defineUseCase<{ clientId: string; shareId: ShareId }, 
     const { share, sheet, situation } = found.value;
     const { number, catalogue, rules } = house.setUp;
     if (!sheet) return success({ number });
+    if (sheet.approved) {
+      return refuse('approved', 'This sheet is approved as it stands. Open it again on its screen first.');
+    }
     const species = catalogue.species.find((each) => each.id === situation.species.id)!;
     const problems = sheetProblems({ ...situation, species, tools: rules.tools }, sheet.sheet);
     if (problems.length > 0) {

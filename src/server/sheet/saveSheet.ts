@@ -21,7 +21,7 @@ type Input = { shareId: ShareId; baseVersion: number; sheet: Sheet };
 
 /**
  * Keeps a draft of a sheet in place of the one before. What another person had drafted is kept as a version first. A
- * sheet changed elsewhere in the meantime is not overwritten.
+ * sheet changed elsewhere in the meantime is not overwritten, and one that is approved is opened again first.
  */
 export const saveSheet = defineUseCase<Input, SavedSheet>({
   name: 'saveSheet',
@@ -40,22 +40,23 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     if (!found.ok) return found;
     const shareId = found.value.share.id;
     const { situation, sheet: latest } = found.value;
-    if (latest?.approved && house.actor.kind === 'household') {
-      return refuse(
-        'approved',
-        'The shop has taken your sheet as it stands. Ring us, and we change it together.',
-      );
-    }
     if (latest && isDeepStrictEqual(latest.sheet, sheet)) return success({ version: latest.version });
+    const problems = sheetProblems(situation, sheet);
+    if (problems.length > 0) {
+      return { ...refuse('invalid', problems[0]!.message, problems[0]!.field), problems };
+    }
+    if (latest?.approved) {
+      const message =
+        house.actor.kind === 'household'
+          ? 'The shop has taken your sheet as it stands. Ring us, and we change it together.'
+          : 'This sheet is approved as it stands. Say why it changes, and have it approved afresh.';
+      return refuse('approved', message);
+    }
     if ((latest?.version ?? 0) !== baseVersion && !isOwnLostAnswer(latest, baseVersion, house.actor.id)) {
       return refuse(
         'changed-elsewhere',
         'This sheet was changed in another window. Load it again; what you see here has not been saved.',
       );
-    }
-    const problems = sheetProblems(situation, sheet);
-    if (problems.length > 0) {
-      return { ...refuse('invalid', problems[0]!.message, problems[0]!.field), problems };
     }
     if (!latest) await beginUnder(house.db, shareId, house.setUp.number);
     if (latest && latest.actorId !== house.actor.id) await keepDraft(house.db, shareId);

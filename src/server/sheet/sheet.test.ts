@@ -142,6 +142,54 @@ describe('approving', () => {
   });
 });
 
+describe('an approved sheet', () => {
+  const reopen = (version: number, reason: string, id = shareId) =>
+    shop.ask('reopenSheet', { clientId: randomUUID(), shareId: id, version, reason });
+  const paper = { ...house, wrap: 'paper' as const };
+
+  it('stands, until somebody says why it changes; then it wants a fresh yes', async () => {
+    await approve(1);
+    expect(await save(paper, 2)).toMatchObject({ reason: 'approved' });
+    expect(await save(paper, 1)).toMatchObject({ reason: 'approved' });
+    expect(await reopen(2, '.')).toMatchObject({ reason: 'invalid', field: 'reason' });
+    expect(await reopen(1, 'They rang')).toMatchObject({ reason: 'changed-elsewhere' });
+    shop.now = new Date('2026-11-24T13:00:00Z');
+    expect(await reopen(2, 'They rang: paper after all')).toEqual({ ok: true, value: { version: 3 } });
+    expect(await save(paper, 3)).toEqual({ ok: true, value: { version: 4 } });
+    expect(await shop.ask('startBlock', start())).toMatchObject({ reason: 'not-approved' });
+    shop.now = new Date('2026-11-24T14:00:00Z');
+    expect(await approve(4)).toEqual({ ok: true, value: { version: 5 } });
+    expect(
+      await shop.db('sheets').where({ shareId }).orderBy('version').select('version', 'approved'),
+    ).toEqual([
+      { version: 1, approved: 0 },
+      { version: 2, approved: 1 },
+      { version: 5, approved: 1 },
+    ]);
+    const { office } = await shop.get('ticketView', { shareId });
+    expect(office!.said).toMatchObject([
+      { words: 'sheet kept' },
+      { words: 'sheet approved' },
+      { words: 'approved sheet opened again', why: 'They rang: paper after all' },
+      { words: 'sheet approved' },
+    ]);
+  });
+
+  it('is not opened that is not approved, and not on the block', async () => {
+    expect(await reopen(1, 'They rang')).toMatchObject({ reason: 'not-approved' });
+    await approve(1);
+    await shop.get('startBlock', start());
+    expect(await reopen(2, 'They rang')).toMatchObject({ reason: 'on-the-block' });
+  });
+
+  it('keeps the set-up it was approved under', async () => {
+    await approve(1);
+    expect(await shop.ask('renewSetUp', { clientId: randomUUID(), shareId })).toMatchObject({
+      reason: 'approved',
+    });
+  });
+});
+
 describe('a call', () => {
   const call = (reached: 'spoken' | 'nobody', said: string, clientId = randomUUID()) =>
     shop.ask('noteCall', { clientId, shareId, reached, said }, 'counter');

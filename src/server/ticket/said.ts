@@ -2,7 +2,7 @@ import { FACT_WORDS } from '@/core/order/changes';
 import type { ShareFile } from '@/core/order/shareFile';
 import { momentWords } from '@/core/time/shopTime';
 import { cancellationsOf, correctionsOf } from '@/data/book';
-import { callsOfShare, versionsOfShare } from '@/data/sheet';
+import { callsOfShare, reopeningsOfShare, versionsOfShare } from '@/data/sheet';
 import { noteReadsOf } from '@/data/wrap';
 import type { House } from '../house/useCase';
 import type { NameOf } from './names';
@@ -41,6 +41,14 @@ export async function saidOf(
       actorId,
     }),
   );
+  const reopenings = (await reopeningsOfShare(db, share.id)).map(({ id, reason, at, actorId }): Moment => ({
+    key: id,
+    kind: 'sheet',
+    words: 'approved sheet opened again',
+    why: reason,
+    at,
+    actorId,
+  }));
   const calls = (await callsOfShare(db, share.id)).map(({ id, reached, said, at, actorId }): Moment => ({
     key: id,
     kind: 'call',
@@ -81,8 +89,8 @@ export async function saidOf(
         },
       ]
     : [];
-  return [...versions, ...calls, ...corrections, ...reads, ...cancelled]
-    .sort((a, b) => (a.at < b.at ? -1 : 1))
+  return [...versions, ...reopenings, ...calls, ...corrections, ...reads, ...cancelled]
+    .sort((a, b) => a.at.localeCompare(b.at))
     .map(({ at, actorId, ...moment }) => ({
       ...moment,
       at: momentWords(shop.zone, at),

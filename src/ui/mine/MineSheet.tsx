@@ -24,6 +24,7 @@ type Place = 'start' | 'home' | number;
 export function MineSheet({ token, mine, species }: Props) {
   const way = useMemo(
     (): SheetWay => ({
+      reopens: false,
       save: (asked) => askByLink(token, 'saveSheet', asked),
       fetch: async (shareId) => {
         const answer = await askByLink(token, 'householdSheetView', { shareId });
@@ -113,6 +114,7 @@ const KEPT_WORDS = {
   saved: 'kept',
   saving: 'keeping it',
   waiting: 'kept on this telephone',
+  held: 'kept on this telephone',
   refused: 'not kept',
 } as const;
 

@@ -120,6 +120,7 @@ const SAVED_WORDS: Record<Saving['state'], string> = {
   saved: 'all saved',
   saving: 'saving',
   waiting: 'kept here, network away',
+  held: 'kept here, until somebody says why',
   refused: 'not saved',
 };
 

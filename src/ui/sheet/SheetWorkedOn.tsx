@@ -13,6 +13,7 @@ import { boardOf, rowBeside } from './board';
 import { Boxes } from './Boxes';
 import { MetElsewhere } from './MetElsewhere';
 import { Moved } from './Moved';
+import { Reopening } from './Reopening';
 import styles from './SheetScreen.module.css';
 import { EXTRAS_ROW, GRIND_ROW } from './rows';
 import { SheetBoard } from './SheetBoard';
@@ -35,6 +36,7 @@ export function SheetWorkedOn({ view, species }: { view: SheetView; species: Spe
     <div className={styles.screen}>
       <SteadyHeader view={view} state={settled} onQuestion={setOpen} />
       <MetElsewhere state={state} />
+      <Reopening view={view} state={state} />
       <section className={styles.columns} aria-label="Decisions, in cutting order">
         <SteadyBoard state={settled} species={species} open={open} onOpen={setOpen} />
         <Panel state={state} settled={settled} view={view} open={open} onOpen={setOpen} />

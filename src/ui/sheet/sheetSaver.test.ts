@@ -8,34 +8,40 @@ const sheet = (instructions: string) => ({ instructions }) as Sheet;
 function desk(
   answers: Result<{ version: number }, string>[] = [],
   theirs?: { version: number; sheet: Sheet },
+  approved = false,
 ) {
+  const begun = sheet('begun');
   const sent: Kept[] = [];
   let kept: Kept | undefined;
   let due: (() => void) | undefined;
   let version = 1;
   const met: [Sheet, Sheet][] = [];
-  const saver = new SheetSaver(1, sheet('begun'), {
-    send: async (asked) => {
-      sent.push(asked);
-      return answers.shift() ?? success({ version: (version += 1) });
+  const saver = new SheetSaver(
+    { version: 1, sheet: begun, approved },
+    {
+      reopens: true,
+      send: async (asked) => {
+        sent.push(asked);
+        return answers.shift() ?? success({ version: (version += 1) });
+      },
+      keep: (now) => (kept = now),
+      later: (work) => {
+        due = work;
+        return () => (due = undefined);
+      },
+      meet: async (base, mine) => {
+        met.push([base, mine()]);
+        if (!theirs) return undefined;
+        const together = sheet(`${mine().instructions} and ${theirs.sheet.instructions}`);
+        return { version: theirs.version, theirs: theirs.sheet, together };
+      },
     },
-    keep: (now) => (kept = now),
-    later: (work) => {
-      due = work;
-      return () => (due = undefined);
-    },
-    meet: async (base, mine) => {
-      met.push([base, mine()]);
-      if (!theirs) return undefined;
-      const together = sheet(`${mine().instructions} and ${theirs.sheet.instructions}`);
-      return { version: theirs.version, theirs: theirs.sheet, together };
-    },
-  });
+  );
   const quiet = async () => {
     due?.();
     for (let turn = 0; turn < 10; turn += 1) await Promise.resolve();
   };
-  return { saver, sent, met, kept: () => kept, quiet, isWaiting: () => due !== undefined };
+  return { saver, begun, sent, met, kept: () => kept, quiet, isWaiting: () => due !== undefined };
 }
 
 describe('a sheet that is being answered', () => {
@@ -118,5 +124,33 @@ describe('a sheet that is being answered', () => {
     for (let turn = 0; turn < 5; turn += 1) await quiet();
     expect(saver.saving.get()).toEqual({ state: 'refused', message: 'changed' });
     expect(sent.length).toBeLessThan(10);
+  });
+
+  it('that was approved is held until somebody says why, and goes then as a change of the version opened', async () => {
+    const { saver, begun, sent, kept, quiet } = desk([], undefined, true);
+    saver.change(sheet('thicker'));
+    await quiet();
+    expect([sent, kept()?.sheet.instructions, saver.saving.get().state]).toEqual([[], 'thicker', 'held']);
+    saver.change(begun);
+    expect([kept(), saver.saving.get().state]).toEqual([undefined, 'saved']);
+    saver.change(sheet('thinner'));
+    saver.reopened(5);
+    await quiet();
+    expect(sent).toEqual([{ baseVersion: 5, sheet: sheet('thinner') }]);
+    expect([kept(), saver.saving.get().state]).toEqual([undefined, 'saved']);
+  });
+
+  it('that somebody approves meanwhile is put together with theirs, and held', async () => {
+    const theirs = { version: 7, sheet: sheet('theirs') };
+    const { saver, sent, kept, quiet } = desk([failure('approved', 'it stands')], theirs);
+    saver.change(sheet('mine'));
+    await quiet();
+    await quiet();
+    expect(sent).toHaveLength(1);
+    expect([saver.saving.get().state, saver.version.get(), kept()?.sheet.instructions]).toEqual([
+      'held',
+      7,
+      'mine and theirs',
+    ]);
   });
 });

@@ -8,8 +8,13 @@ const QUIET_BEFORE_SAVING = 400;
 /** Milliseconds between tries while the house does not answer. */
 const TRY_AGAIN = 3000;
 
-export type Saving = { readonly state: 'saved' | 'saving' | 'waiting' | 'refused'; readonly message: string };
+/** Held: what was approved is changed, and goes to the house once somebody has said why. */
+export type Saving = {
+  readonly state: 'saved' | 'saving' | 'waiting' | 'held' | 'refused';
+  readonly message: string;
+};
 const SAVED: Saving = { state: 'saved', message: '' };
+const HELD: Saving = { state: 'held', message: '' };
 
 export type Kept = { readonly baseVersion: number; readonly sheet: Sheet };
 
@@ -18,6 +23,8 @@ type Around = {
   /** Keeps what is not saved yet in the browser, or nothing any more. */
   readonly keep: (kept: Kept | undefined) => void;
   readonly later: (work: () => void, ms: number) => () => void;
+  /** Whether whoever answers may change what was approved, with a reason. */
+  readonly reopens: boolean;
   /**
    * Somebody else has changed the sheet meanwhile: fetches theirs and puts both together.
    *
@@ -41,31 +48,45 @@ const MOST_MEETINGS = 5;
 export class SheetSaver {
   readonly saving = new Signal<Saving>(SAVED);
   readonly version: Signal<number>;
+  private base: Sheet;
   private latest: Sheet | undefined;
   private sending = false;
   private meetings = 0;
   private stopWaiting: () => void = () => undefined;
+  private approved: boolean;
 
-  /** @param base - the sheet of that version */
+  /** @param from - the version that is answered from, its sheet, and whether it was approved */
   constructor(
-    baseVersion: number,
-    private base: Sheet,
+    from: { readonly version: number; readonly sheet: Sheet; readonly approved: boolean },
     private readonly around: Around,
   ) {
-    this.version = new Signal(baseVersion);
+    this.version = new Signal(from.version);
+    this.base = from.sheet;
+    this.approved = from.approved && around.reopens;
   }
 
   change(sheet: Sheet): void {
-    this.latest = sheet;
+    this.latest = this.approved && sheet === this.base ? undefined : sheet;
     this.keepLatest();
+    if (this.approved) {
+      this.saving.set(this.latest ? HELD : SAVED);
+      return;
+    }
     this.saving.set({ state: 'saving', message: '' });
     this.wait(QUIET_BEFORE_SAVING);
+  }
+
+  /** The approved sheet was opened again: what was held goes to the house as a change of that version. */
+  reopened(version: number): void {
+    this.approved = false;
+    this.version.set(version);
+    void this.flush();
   }
 
   /** Sends what waits, at once: the network is back, or somebody leaves. */
   async flush(): Promise<void> {
     this.stopWaiting();
-    if (this.sending) return;
+    if (this.sending || this.approved) return;
     this.sending = true;
     while (this.latest && (await this.sendOnce(this.latest)));
     this.sending = false;
@@ -78,6 +99,13 @@ export class SheetSaver {
     if (!answer.ok && answer.reason === 'changed-elsewhere' && this.meetings < MOST_MEETINGS) {
       this.meetings += 1;
       return this.meet(wanted);
+    }
+    if (!answer.ok && answer.reason === 'approved' && this.around.reopens) {
+      if (await this.meet(wanted)) {
+        this.approved = true;
+        this.saving.set(HELD);
+      }
+      return false;
     }
     if (!answer.ok) {
       this.refused(answer.reason, answer.message);
@@ -120,7 +148,7 @@ export class SheetSaver {
   }
 
   private keepLatest(): void {
-    if (this.latest) this.around.keep({ baseVersion: this.version.get(), sheet: this.latest });
+    this.around.keep(this.latest && { baseVersion: this.version.get(), sheet: this.latest });
   }
 
   private wait(ms: number): void {

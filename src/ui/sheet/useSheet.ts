@@ -37,22 +37,28 @@ export type SheetState = {
   readonly redo: (() => void) | undefined;
   /** The sheet before the last change, and how many changes there were: what moved is shown a while. */
   readonly moved: { readonly from: Sheet; readonly count: number } | undefined;
+  /** Whether what stands here is what was approved. */
   readonly approved: boolean;
+  /** The approved sheet was opened again, as that version: what was changed goes to the house. */
+  readonly reopened: (version: number) => void;
 };
 
 export type MetElsewhere = { readonly clashes: readonly RowClash[]; readonly theirs: Sheet };
 
 /** How a sheet reaches the house: by the staff's door, or by a private link. */
 export type SheetWay = {
+  /** Whether an approved sheet may be opened again this way. */
+  readonly reopens: boolean;
   readonly save: (
     asked: Kept & { readonly shareId: ShareId },
   ) => Promise<Result<{ readonly version: number }, string>>;
   readonly fetch: (
     shareId: ShareId,
-  ) => Promise<Result<Pick<SheetView, 'sheet' | 'version' | 'locked'>, string>>;
+  ) => Promise<Result<Pick<SheetView, 'sheet' | 'version' | 'approved' | 'locked'>, string>>;
 };
 
 const BY_STAFF: SheetWay = {
+  reopens: true,
   save: (asked) => act('saveSheet', asked),
   fetch: (shareId) => act('sheetView', { shareId }),
 };
@@ -63,17 +69,21 @@ const MOST_STEPS = 50;
 /** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
 export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_STAFF): SheetState {
   const [sheet, setSheet] = useState(view.sheet);
-  const [approved, setApproved] = useState(view.approved);
+  const [approvedSheet, setApprovedSheet] = useState(view.approved ? view.sheet : undefined);
   const [steps, setSteps] = useState<readonly Sheet[]>([]);
   const [undone, setUndone] = useState<readonly Sheet[]>([]);
   const [moved, setMoved] = useState<SheetState['moved']>();
   const [met, setMet] = useState<MetElsewhere>();
   const stand = useRef(sheet);
-  const take = useCallback((merged: Merged, theirs: Sheet) => {
-    stand.current = merged.sheet;
-    setSheet(merged.sheet);
-    setMet(merged.clashes.length > 0 ? { clashes: merged.clashes, theirs } : undefined);
-  }, []);
+  const take = useCallback(
+    (merged: Merged, theirs: { readonly sheet: Sheet; readonly approved: boolean }) => {
+      stand.current = merged.sheet;
+      setSheet(merged.sheet);
+      setApprovedSheet(theirs.approved ? theirs.sheet : undefined);
+      setMet(merged.clashes.length > 0 ? { clashes: merged.clashes, theirs: theirs.sheet } : undefined);
+    },
+    [],
+  );
   const saver = useSaver(view, way, take);
   const ground = useMemo(() => groundOf(view, species), [view, species]);
   const { situation } = ground;
@@ -85,7 +95,6 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
       stand.current = next;
       setMoved((before) => ({ from, count: (before?.count ?? 0) + 1 }));
       setSheet(next);
-      setApproved(false);
       // Kept and sent once the figures stand on the screen: writing to the browser's store takes its time.
       afterPaint(() => saver.change(next));
     },
@@ -124,6 +133,14 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
     [change, met],
   );
 
+  const reopened = useCallback(
+    (version: number) => {
+      setApprovedSheet(undefined);
+      saver.reopened(version);
+    },
+    [saver],
+  );
+
   const isTakenUp = useRef(false);
   useEffect(() => {
     if (isTakenUp.current) return;
@@ -154,10 +171,11 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
       undo: mayUndo ? undo : undefined,
       redo: mayRedo ? redo : undefined,
       moved,
-      approved,
+      approved: sheet === approvedSheet,
+      reopened,
     };
   }, [
-    approved,
+    approvedSheet,
     change,
     evaluations,
     ground,
@@ -167,6 +185,7 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
     moved,
     now,
     redo,
+    reopened,
     saver,
     settle,
     sheet,
@@ -176,10 +195,15 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
 }
 
 /** What saves the sheet; sends at once when the network is back, and meets what others have changed meanwhile. */
-function useSaver(view: SheetView, way: SheetWay, take: (merged: Merged, theirs: Sheet) => void): SheetSaver {
+function useSaver(
+  view: SheetView,
+  way: SheetWay,
+  take: (merged: Merged, theirs: Pick<SheetView, 'sheet' | 'approved'>) => void,
+): SheetSaver {
   const [saver] = useState(
     () =>
-      new SheetSaver(view.version, view.sheet, {
+      new SheetSaver(view, {
+        reopens: way.reopens,
         send: (asked) => way.save({ shareId: view.shareId, ...asked }),
         keep: (kept) => writeKept(view, kept),
         later: (work, ms) => {
@@ -191,7 +215,7 @@ function useSaver(view: SheetView, way: SheetWay, take: (merged: Merged, theirs:
           if (!answer.ok || answer.value.locked) return undefined;
           const { version, sheet: theirs } = answer.value;
           const merged = mergeSheets(base, mine(), theirs);
-          take(merged, theirs);
+          take(merged, answer.value);
           return { version, theirs, together: merged.sheet };
         },
       }),
