@@ -38,6 +38,9 @@ export function ApproveDialog({ view, state, onClose }: Props) {
           Not saved yet: the network is away. It goes by itself when it is back, then approve.
         </p>
       )}
+      {saved === 'held' && (
+        <p className="alarm">It was approved before: say first, on the sheet, why it changes.</p>
+      )}
       {saved === 'refused' && <p className="alarm">Not saved: {message}</p>}
       {open === 0 ? (
         <p>Every zone is answered and nothing clashes. The floor sees this sheet from now on.</p>

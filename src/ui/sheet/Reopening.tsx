@@ -22,7 +22,7 @@ export function Reopening({ view, state }: { view: SheetView; state: SheetState 
   };
   return (
     <form
-      className={styles.met}
+      className={styles.reopening}
       onSubmit={(event) => {
         event.preventDefault();
         void open();
@@ -41,14 +41,16 @@ export function Reopening({ view, state }: { view: SheetView; state: SheetState 
         />
       </label>
       <Note failure={refusal} />
-      {state.undo && (
-        <button type="button" className="link" onClick={state.undo}>
-          Undo
-        </button>
-      )}
-      <Button size="small" type="primary" htmlType="submit" loading={busy} disabled={reason.trim() === ''}>
-        Change it; it wants a fresh yes
-      </Button>
+      <div>
+        {state.undo && (
+          <button type="button" className="link" onClick={state.undo}>
+            Undo
+          </button>
+        )}
+        <Button size="small" type="primary" htmlType="submit" loading={busy} disabled={reason.trim() === ''}>
+          Change it; it wants a fresh yes
+        </Button>
+      </div>
     </form>
   );
 }

@@ -36,7 +36,6 @@ export function SheetWorkedOn({ view, species }: { view: SheetView; species: Spe
     <div className={styles.screen}>
       <SteadyHeader view={view} state={settled} onQuestion={setOpen} />
       <MetElsewhere state={state} />
-      <Reopening view={view} state={state} />
       <section className={styles.columns} aria-label="Decisions, in cutting order">
         <SteadyBoard state={settled} species={species} open={open} onOpen={setOpen} />
         <Panel state={state} settled={settled} view={view} open={open} onOpen={setOpen} />
@@ -66,6 +65,7 @@ function Panel({ state, settled, view, open, onOpen }: PanelProps) {
   const decision = state.situation.species.decisions.find(({ id }) => id === open);
   return (
     <aside className={styles.panel} ref={box}>
+      <Reopening view={view} state={state} />
       {decision && (
         <ZoneEditor key={decision.id} decision={decision} state={state} settled={settled} view={view} />
       )}
