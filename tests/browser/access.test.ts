@@ -50,7 +50,7 @@ describe('every screen can be used by everybody', () => {
     await tove.signIn('Tove');
   });
 
-  it.each(['/today', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
+  it.each(['/today', '/calls', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
     '%s',
     async (page) => {
       await tove.open(page);
@@ -95,7 +95,7 @@ describe('on a small phone', () => {
   beforeAll(() => tove.resize({ width: 390, height: 844 }));
   afterAll(() => tove.resize({ width: 1280, height: 800 }));
 
-  it.each(['/today', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
+  it.each(['/today', '/calls', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
     '%s fits',
     async (page) => {
       await tove.open(page);

@@ -48,6 +48,21 @@ describe('today', () => {
     await tove.until('its ticket', async () => (await path()).startsWith('/ticket/'));
   });
 
+  it('leads to the call: what to ask, and how it went in two keys', async () => {
+    await tove.open('/today');
+    await tove.sees('What to ask', '[data-in-hand]');
+    await tove.keys('c');
+    await tove.sees('If nobody answers', 'aside');
+    await tove.keys('n', Key.ENTER);
+    await tove.sees(/1 call; nobody there/, '[data-in-hand]');
+    await tove.keys(Key.ARROW_DOWN, 'm');
+    await tove.sees('What was said');
+    await tove.keys('They are at sea', Key.ENTER);
+    await tove.sees(/left a message: They are at sea/, 'aside');
+    await tove.keys(Key.ENTER);
+    await tove.until('the sheet', async () => (await path()).startsWith('/sheet/'));
+  });
+
   it('changes while it is looked at: what is done elsewhere leaves it', async () => {
     await tove.open('/today');
     await tove.sees('Corwin Aske');

@@ -3,6 +3,7 @@ import { formatWeight, type Weight } from '../quantity/weight';
 import { ownOf } from '../shares/own';
 import { dayWords, daysAfter } from '../time/shopTime';
 import { animalWords, cutName, partWords } from './naming';
+import { answerBy } from './noAnswer';
 import type { ShareFile } from './shareFile';
 import { coldSides, coldWeight, estimateOf, openQuestions } from './standing';
 
@@ -34,7 +35,7 @@ export function confirmationOf(file: ShareFile): Confirmation {
         : []),
       ...(share.payer.id === share.owner.id ? [] : [`${share.payer.name} pays.`]),
     ],
-    stillToDo: stillToDo(file, daysAfter(block, -rules.sheetDays)),
+    stillToDo: stillToDo(file, answerBy(file)),
     costs: costs(file),
     cautions: [
       animal.inspection === 'inspected'
@@ -49,8 +50,12 @@ export function confirmationOf(file: ShareFile): Confirmation {
 function stillToDo(file: ShareFile, sheetBy: string): string[] {
   const open = file.sheet ? openQuestions(file).filter((finding) => finding.blocks) : [];
   const by = `by ${dayWords(sheetBy)}`;
+  const otherwise =
+    file.rules.noAnswer.does === 'house'
+      ? 'If we cannot reach you by then, we cut it our usual way.'
+      : 'We cut nothing without your sheet.';
   const sheet = !file.sheet
-    ? [`Tell us how you want it cut ${by}. We cut nothing without your sheet.`]
+    ? [`Tell us how you want it cut ${by}. ${otherwise}`]
     : open.length > 0
       ? [
           `Answer ${open.length === 1 ? 'one question' : `${open.length} questions`} about your sheet ${by}: ${open[0]!.sentence}`,

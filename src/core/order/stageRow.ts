@@ -1,9 +1,11 @@
+import { doubtsAmong } from '../questions/asks';
 import { ZERO_CENTS, type Cents } from '../quantity/money';
 import { ZERO_WEIGHT, type Weight } from '../quantity/weight';
 import type { Verdict } from '../reconcile/reconcile';
 import { daysAfter, instant, type Day, type Instant } from '../time/shopTime';
 import type { AnimalId, ShareId } from './animal';
 import { shareName } from './naming';
+import { brokenPromise } from './promise';
 import { dueOf, reconciliationOf } from './settling';
 import type { ShareFile } from './shareFile';
 import { stageOf, type Place } from './stage';
@@ -29,6 +31,9 @@ export type StageRow = {
   readonly openQuestions: number;
   /** The first of them, as it is asked; empty when none is open. */
   readonly question: string;
+  /** Wishes that somebody should ask about though nothing waits for them, and promises that no longer hold. */
+  readonly doubts: number;
+  readonly doubt: string;
   /** Words that stop the cutter once. */
   readonly hasNote: boolean;
   readonly onBlock: boolean;
@@ -61,6 +66,7 @@ export function stageRowOf(file: ShareFile): StageRow {
   const { stage, since } = stageSince(file);
   const balance = start ? reconciliationOf(file) : undefined;
   const open = start ? [] : openQuestions(file).filter((finding) => finding.blocks);
+  const doubts = doubtsOf(file);
   return {
     ...identityOf(file),
     stage,
@@ -68,6 +74,8 @@ export function stageRowOf(file: ShareFile): StageRow {
     hasSheet: file.sheet !== undefined,
     openQuestions: open.length,
     question: open[0]?.sentence ?? '',
+    doubts: doubts.length,
+    doubt: doubts[0] ?? '',
     hasNote: planOf(file).instructions !== '',
     onBlock: start !== undefined && closing === undefined,
     coldWeighed: file.sides.every((side) => side.cold),
@@ -86,6 +94,16 @@ export function stageRowOf(file: ShareFile): StageRow {
     shareId: share.id,
     animalId: animal.id,
   };
+}
+
+/** What to ask a household about its wishes, in words; once it has said yes, only what was promised. */
+export function doubtsOf(file: ShareFile): string[] {
+  if (file.start || !file.sheet) return [];
+  if (!file.sheet.approved) {
+    return doubtsAmong(openQuestions(file)).map(({ sentence }) => sentence);
+  }
+  const broken = brokenPromise(file);
+  return broken === undefined ? [] : [broken];
 }
 
 /** When it is chilled, and by when it should be cut. */
@@ -142,6 +160,8 @@ export function brokenRow(file: Identified, why: string): StageRow {
     hasSheet: true,
     openQuestions: 0,
     question: '',
+    doubts: 0,
+    doubt: '',
     hasNote: false,
     onBlock: false,
     coldWeighed: false,

@@ -13,6 +13,7 @@ const RULE_WORDS: Readonly<Record<keyof Omit<HouseRules, 'version'>, string>> = 
   benchLb: 'what the bench scale carries',
   hours: 'hours of the day',
   sheetDays: 'days a sheet stands before the block',
+  noAnswer: 'what happens when nobody answers',
   storageDays: 'days boxes may wait',
   week: 'days of the week',
   holidays: 'holidays',

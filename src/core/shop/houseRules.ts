@@ -18,6 +18,8 @@ export type HouseRules = LabelRules & {
   readonly hours: { readonly block: string; readonly calls: string; readonly close: string };
   /** Days before a side is due on the block by which its sheet must stand. */
   readonly sheetDays: number;
+  /** What happens when nobody answers by then: the share waits, or the house's way is taken after so many calls. */
+  readonly noAnswer: { readonly does: 'wait' | 'house'; readonly calls: number };
   /** Days that boxes may wait for whoever collects them. */
   readonly storageDays: number;
   /** Days of the week, 1 for Monday to 7 for Sunday. */
@@ -34,7 +36,7 @@ export type HouseRules = LabelRules & {
 
 /**
  * Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero; a day of chilling; a 30 lb bench; a
- * sheet the day before; a week in the freezer; seven hours of cutting.
+ * sheet the day before, waited for; a week in the freezer; seven hours of cutting.
  */
 export const USUAL_RULES: HouseRules = {
   version: 1,
@@ -44,6 +46,7 @@ export const USUAL_RULES: HouseRules = {
   benchLb: 30,
   hours: { block: '08:30', calls: '12:00', close: '17:00' },
   sheetDays: 1,
+  noAnswer: { does: 'wait', calls: 2 },
   storageDays: 7,
   week: { open: [1, 2, 3, 4, 5], kill: [1, 4], pickUp: [1, 2, 3, 4, 5] },
   holidays: [],
@@ -73,6 +76,10 @@ export const houseRuleFields = {
   benchLb: Joi.number().greater(0).max(2000),
   hours: Joi.object({ block: hour, calls: hour, close: hour }),
   sheetDays: Joi.number().integer().min(0).max(30),
+  noAnswer: Joi.object({
+    does: Joi.valid('wait', 'house').required(),
+    calls: Joi.number().integer().min(0).max(20).required(),
+  }),
   storageDays: Joi.number().integer().min(1).max(365),
   week: Joi.object({ open: weekdays, kill: weekdays, pickUp: weekdays }),
   holidays: Joi.array()

@@ -12,6 +12,7 @@ const day: ShopDay = {
   hours: { block: '10:30', calls: '12:00', close: '17:00' },
   sheetDays: 1,
   storageDays: 7,
+  sent: new Set(),
 };
 
 let count = 0;
@@ -32,6 +33,8 @@ function row(change: Partial<StageRow>): StageRow {
     hasSheet: true,
     openQuestions: 0,
     question: '',
+    doubts: 0,
+    doubt: '',
     hasNote: false,
     onBlock: false,
     coldWeighed: true,

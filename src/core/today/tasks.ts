@@ -51,6 +51,8 @@ export type ShopDay = {
   readonly now: Date;
   readonly zone: string;
   readonly hours: HouseRules['hours'];
+  /** Shares whose household has sent its sheet and was not answered yet. */
+  readonly sent: ReadonlySet<ShareId>;
 } & Pick<HouseRules, 'sheetDays' | 'storageDays'>;
 
 /** Days after which something that can only be waited for is shown. */
@@ -128,17 +130,20 @@ function stageOfRow({ stage, broken }: StageRow): Stage {
 function sheetTask(row: StageRow, day: ShopDay): Task[] {
   const isOpen = !row.hasSheet || row.openQuestions > 0;
   if (row.stage === 'book' && row.hasSheet) return [];
+  const sent = !isOpen && day.sent.has(row.shareId);
   const answerBy = daysAfter(row.targetDay, isOpen ? -day.sheetDays : 0);
-  const due = dueOn(answerBy, day, isOpen ? 'calls' : 'block');
+  const due = dueOn(answerBy, day, isOpen ? 'calls' : 'block') ?? (sent ? atHour(day, 'calls') : undefined);
   if (!due) return [];
   const words = !row.hasSheet
     ? 'no sheet yet'
     : isOpen
       ? `${counted(row.openQuestions, 'question')} open`
-      : 'everything is answered; to be approved';
+      : sent
+        ? 'they sent their sheet; to be read back and approved'
+        : 'everything is answered; to be approved';
   const onBlock = `due on the block ${relative(row.targetDay, day)}`;
   const task = shareTask(row, isOpen ? 'answer' : 'approve', due, `${words}, ${onBlock}`);
-  return [{ ...task, stage: 'sheet', question: row.question, phone: isOpen ? row.phone : '' }];
+  return [{ ...task, stage: 'sheet', question: row.question, phone: isOpen || sent ? row.phone : '' }];
 }
 
 function relative(due: Day, day: ShopDay): string {

@@ -3,6 +3,7 @@ export {
   linkByHash,
   linksOfShare,
   sendsOfShare,
+  unansweredSends,
   writeLink,
   writeSend,
   type Link,

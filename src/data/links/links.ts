@@ -61,3 +61,18 @@ export async function writeSend(db: Database, send: SheetSend): Promise<void> {
 export async function sendsOfShare(db: Database, shareId: ShareId): Promise<SheetSend[]> {
   return db('sheetSends').where({ shareId }).orderByRaw('at DESC, rowid DESC');
 }
+
+/** Shares before the block whose household sent its sheet after the shop last approved it. */
+export async function unansweredSends(db: Database): Promise<ShareId[]> {
+  return db('sheetSends')
+    .join('shareStages', 'shareStages.shareId', 'sheetSends.shareId')
+    .whereIn('shareStages.stage', ['book', 'hang', 'sheet', 'wrap'])
+    .where('shareStages.onBlock', false)
+    .whereNotExists(
+      db('sheets')
+        .whereRaw('sheets.shareId = sheetSends.shareId AND sheets.version > sheetSends.version')
+        .where({ approved: true }),
+    )
+    .distinct()
+    .pluck('sheetSends.shareId');
+}

@@ -17,6 +17,7 @@ import * as households from './015-households';
 import * as contacts from './016-contacts';
 import * as links from './017-links';
 import * as reopenings from './018-reopenings';
+import * as doubts from './019-doubts';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -40,6 +41,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['016-contacts', contacts],
   ['017-links', links],
   ['018-reopenings', reopenings],
+  ['019-doubts', doubts],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -1,4 +1,4 @@
-export { callsOfShare, writeCall } from './calls';
+export { callsOfShare, callsOfShares, writeCall } from './calls';
 export {
   keepDraft,
   latestVersions,

@@ -37,6 +37,8 @@ export const REASONS = {
   'not-on-the-sheet': 409,
   'not-paid': 409,
   'not-steady': 409,
+  /** Too early by a rule of the shop. */
+  'not-yet': 409,
   'not-that-animal': 409,
   'not-the-scale': 409,
   'nothing-on-the-scale': 409,

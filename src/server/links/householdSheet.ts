@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type { PriceList } from '@/core/charges/priceList';
 import type { ShareFile } from '@/core/order/shareFile';
 import { partWords } from '@/core/order/naming';
+import { answerBy } from '@/core/order/noAnswer';
 import { billBasis } from '@/core/order/standing';
 import type { ShareId } from '@/core/order/animal';
 import { ZERO_CENTS } from '@/core/quantity/money';
@@ -57,7 +58,7 @@ function defineOwnView<Output>(
 export const householdSheetView = defineOwnView<HouseholdSheet>(
   'householdSheetView',
   async (house, { cut, own }) => {
-    const { shop, animal, situation, rules } = cut;
+    const { shop, animal, situation } = cut;
     const links = await linksOfShare(house.db, own.share.id);
     const prices = links.some((link) => link.id === house.actor.id && link.prices);
     const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
@@ -73,7 +74,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
       days: {
         killed: dayWords(animal.killDate),
         cut: dayWords(block),
-        sheetBy: dayWords(daysAfter(block, -rules.sheetDays)),
+        sheetBy: dayWords(answerBy(cut)),
       },
       prices,
     };

@@ -1,4 +1,5 @@
 import { approveSheet } from './approveSheet';
+import { callsView, callView } from './callsView';
 import { noteCall } from './noteCall';
 import { otherSheetsView } from './otherSheetsView';
 import { renewSetUp } from './renewSetUp';
@@ -6,7 +7,9 @@ import { reopenSheet } from './reopenSheet';
 import { saveSheet } from './saveSheet';
 import { sheetView } from './sheetView';
 import { speciesView } from './speciesView';
+import { takeHouseWay } from './takeHouseWay';
 
+export type { CallInHand, CallRow, Calls } from './callsView';
 export type { OtherSheet } from './otherSheetsView';
 export type { SavedSheet } from './saveSheet';
 export type { NotedCall, SheetView } from './sheetView';
@@ -17,6 +20,9 @@ export const sheet = {
   approveSheet,
   reopenSheet,
   noteCall,
+  callsView,
+  callView,
+  takeHouseWay,
   sheetView,
   otherSheetsView,
   speciesView,

@@ -9,6 +9,13 @@ import { clientId, id } from '../house/fields';
 import { fileOf } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
 
+/** How a call went, in words. */
+export const REACHED_PAST: Readonly<Record<Reached, string>> = {
+  spoken: 'spoke with them',
+  message: 'left a message',
+  nobody: 'nobody there',
+};
+
 type Input = { clientId: string; shareId: ShareId; reached: Reached; said: string };
 
 /** Notes a call about a share: who answered and what was said. */

@@ -3,6 +3,7 @@ import { tasksOf, type Task, type TaskKind } from '@/core/today/tasks';
 import { formatMoney } from '@/core/quantity/money';
 import { success } from '@/core/quantity/result';
 import { dayIn, dayWords, timeIn, timeOn } from '@/core/time/shopTime';
+import { unansweredSends } from '@/data/links';
 import { goneSince, liveRows } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import type { Role } from '@/data/people';
@@ -44,7 +45,8 @@ export const todayView = defineUseCase<Record<string, never>, Today>({
     const today = dayIn(zone, now);
     const office = isOffice(actor);
     const kinds = office ? undefined : OF_THE_FLOOR[roleOf(actor) as Role];
-    const tasks = tasksOf(await liveRows(db), { now, zone, hours, sheetDays, storageDays }).filter(
+    const sent = new Set(await unansweredSends(db));
+    const tasks = tasksOf(await liveRows(db), { now, zone, hours, sheetDays, storageDays, sent }).filter(
       ({ kind }) => !kinds || kinds.includes(kind),
     );
     const gone = office ? await goneSince(db, timeOn(zone, today, '00:00').toISOString()) : [];

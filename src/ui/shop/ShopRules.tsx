@@ -155,6 +155,40 @@ export function ShopRules({ state, label }: { state: SetUpState; label: LabelSam
           </tr>
         ))}
         <tr>
+          <td>When nobody answers about a sheet</td>
+          <td>
+            <Toggle
+              pressed={rules.noAnswer.does === 'house'}
+              onPress={() => {
+                const does = rules.noAnswer.does === 'house' ? 'wait' : 'house';
+                void state.change({ kind: 'rules', rules: { noAnswer: { ...rules.noAnswer, does } } });
+              }}
+            >
+              {rules.noAnswer.does === 'house' ? 'our usual way may be taken' : 'the share waits'}
+            </Toggle>
+          </td>
+        </tr>
+        {rules.noAnswer.does === 'house' && (
+          <tr>
+            <td>but not before</td>
+            <td>
+              <ValueField
+                label="Calls before the house’s way is taken"
+                kept={String(rules.noAnswer.calls)}
+                own
+                problem={between(0, 20)}
+                keep={(text) =>
+                  state.change({
+                    kind: 'rules',
+                    rules: { noAnswer: { ...rules.noAnswer, calls: numberOf(text) } },
+                  })
+                }
+              />{' '}
+              <span className="quiet">calls</span>
+            </td>
+          </tr>
+        )}
+        <tr>
           <td>Band saw</td>
           <td>
             <Toggle

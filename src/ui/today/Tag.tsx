@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect, useRef, type CSSProperties } from 'react';
 import type { TaskShown } from '@/server/today';
 import { STAGE_WORDS } from '../rail/stages';
-import { actOf, MANY, ticketOf } from './acts';
+import { actOf, callOf, isCalled, MANY, ticketOf } from './acts';
 import styles from './TodayScreen.module.css';
 
 type Props = {
@@ -57,6 +57,11 @@ function One({ task, isOpen }: { task: TaskShown; isOpen: boolean }) {
         <a className={styles.phone} href={`tel:${phone.replace(/\s/g, '')}`}>
           {phone}
         </a>
+      )}
+      {isOpen && isCalled(task) && (
+        <Link className={styles.stub} href={callOf(task)}>
+          What to ask <kbd>C</kbd>
+        </Link>
       )}
       <Link className={styles.stub} href={page}>
         {owed !== '' ? `${owed} due` : !isOpen && phone !== '' ? phone : does}

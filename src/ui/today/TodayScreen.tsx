@@ -8,7 +8,7 @@ import { useLive } from '../kit/live/useLive';
 import { Nothing, Old } from '../kit/States';
 import { useWho } from '../kit/Who';
 import { hooksFor, isFloorRole } from '../rail/stages';
-import { actOf, ticketOf } from './acts';
+import { actOf, callOf, ticketOf } from './acts';
 import { rowsOf, type DayRow } from './rows';
 import { Tag } from './Tag';
 import styles from './TodayScreen.module.css';
@@ -98,6 +98,7 @@ function useDay(rows: readonly DayRow[]) {
   useKey('today', 'right', () => step(1));
   useKey('today', 'left', () => step(-1));
   useKey('today', 'open', () => task && router.push(actOf(task).page));
+  useKey('today', 'call', () => router.push(callOf(task)));
   useKey('today', 'ticket', () => task && router.push(ticketOf(task)));
   return { inHand, choose: setChosen };
 }

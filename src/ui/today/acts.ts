@@ -51,3 +51,13 @@ export function actOf({ kind, shareIds }: Pick<TaskShown, 'kind' | 'shareIds'>):
 export function ticketOf({ shareIds }: Pick<TaskShown, 'shareIds'>): string {
   return `/ticket/${shareIds[0]}`;
 }
+
+/** Whether a household is to be rung about its sheet. */
+export function isCalled({ kind, phone }: Pick<TaskShown, 'kind' | 'phone'>): boolean {
+  return phone !== '' && (kind === 'answer' || kind === 'approve');
+}
+
+/** The call list, with this one in hand where somebody has to be rung about it. */
+export function callOf(task: Pick<TaskShown, 'kind' | 'shareIds' | 'phone'> | undefined): string {
+  return task && isCalled(task) ? `/calls?share=${task.shareIds[0]}` : '/calls';
+}

@@ -1,5 +1,5 @@
 /** Where a key holds: on every page, or where one thing is worked on. */
-export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices' | 'book';
+export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices' | 'book' | 'calls';
 
 export type Key = {
   /** As `react-hotkeys-hook` reads it. */
@@ -40,6 +40,15 @@ export const KEYS = {
     left: { keys: 'left', shown: '←', does: 'the one before it', repeats: true },
     open: { keys: 'enter', shown: 'Enter', does: 'do it: opens its screen' },
     ticket: { keys: 'space', shown: 'Space', does: 'its ticket' },
+    call: { keys: 'c', shown: 'C', does: 'call them: what to ask, and how it went' },
+  },
+  calls: {
+    next: { keys: 'down', shown: '↓', does: 'the next to call', repeats: true },
+    before: { keys: 'up', shown: '↑', does: 'the one before', repeats: true },
+    nobody: { keys: 'n', shown: 'N, then Enter', does: 'nobody was there' },
+    message: { keys: 'm', shown: 'M, then Enter', does: 'left a message' },
+    spoken: { keys: 's', shown: 'S, then Enter', does: 'spoke with them' },
+    open: { keys: 'enter', shown: 'Enter', does: 'their sheet', notOnButtons: true },
   },
   ticket: {
     correct: { keys: 'e', shown: 'E', does: 'correct what was booked, with a reason' },
@@ -100,4 +109,5 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   wrap: 'The wrap table',
   prices: 'The prices',
   book: 'Booking',
+  calls: 'The call list',
 };

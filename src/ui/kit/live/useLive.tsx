@@ -91,11 +91,7 @@ export function useLive<Name extends UseCaseName>(
 ): Live<OutputOf<Name>> {
   const { data, error, refetch } = useQuery<OutputOf<Name>, Refused>({
     queryKey: [name, input],
-    queryFn: async () => {
-      const answer = await act(name, input);
-      if (!answer.ok) throw new Refused(answer);
-      return answer.value;
-    },
+    queryFn: () => fetched(name, input),
     initialData: first,
   });
   const reload = useCallback(async () => {
@@ -107,6 +103,27 @@ export function useLive<Name extends UseCaseName>(
     shown.add(page);
   }, [first, refetch]);
   return { value: data as OutputOf<Name>, problem: error?.failure ?? null, reload };
+}
+
+/** A live view of what is chosen on the page: nothing until it has come. */
+export function useLiveChosen<Name extends UseCaseName>(
+  name: Name,
+  input: InputOf<Name>,
+): Partial<Pick<Live<OutputOf<Name>>, 'value'>> & Omit<Live<OutputOf<Name>>, 'value'> {
+  const { data, error, refetch } = useQuery<OutputOf<Name>, Refused>({
+    queryKey: [name, input],
+    queryFn: () => fetched(name, input),
+  });
+  const reload = useCallback(async () => {
+    await refetch();
+  }, [refetch]);
+  return { ...(data === undefined ? {} : { value: data }), problem: error?.failure ?? null, reload };
+}
+
+async function fetched<Name extends UseCaseName>(name: Name, input: InputOf<Name>): Promise<OutputOf<Name>> {
+  const answer = await act(name, input);
+  if (!answer.ok) throw new Refused(answer);
+  return answer.value;
 }
 
 /** Looks again at everything live on the page: what one has done oneself is seen without waiting for its event. */
