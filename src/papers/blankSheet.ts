@@ -28,7 +28,7 @@ export async function blankSheetPdf(blank: BlankSheet): Promise<Uint8Array> {
     writer.down(22);
   }
   writer.paragraph(
-    `Tick one box in each place; with two, write how much of each. The answer with a star is ours where you say nothing. Prices: ${blank.prices}.`,
+    `Tick one box in each place; with two, write how much of each. The small number is for whoever types it in. The answer with a star is ours where you say nothing. Prices: ${blank.prices}.`,
     { size: 9 },
   );
   writer.columns(2);
@@ -37,9 +37,10 @@ export async function blankSheetPdf(blank: BlankSheet): Promise<Uint8Array> {
     writer.room(LINE * (3 + Math.min(answers.length, TOGETHER)));
     writer.text(title, { size: 10.5, bold: true });
     writer.down(LINE);
-    for (const { label, note, cost, house } of answers) {
+    for (const { digit, label, note, cost, house } of answers) {
       writer.room(LINE * 2);
       writer.square(7);
+      writer.text(digit, { size: 6.5, quiet: true, indent: 1.8 });
       writer.paragraph(`${label}${house ? ' *' : ''}`, { size: 9, indent: INDENT });
       const said = [house ? reason : '', note, cost].filter((words) => words !== '');
       if (said.length === 0) continue;

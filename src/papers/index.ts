@@ -1,3 +1,4 @@
+export { blockSheetPdf, type BlockPaper } from './blockSheet';
 export { drawLabel } from './label';
 export { blankSheetPdf } from './blankSheet';
 export { confirmationPdf } from './confirmation';

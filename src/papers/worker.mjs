@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url';
 import { tsImport } from 'tsx/esm/api';
 
 /** What is worked out beside the server's own thread, so that no weighing waits for it. */
-const { blankSheetPdf, confirmationPdf, statementPdf } = await tsImport('./index.ts', {
+const { blankSheetPdf, blockSheetPdf, confirmationPdf, statementPdf } = await tsImport('./index.ts', {
   parentURL: import.meta.url,
   tsconfig: fileURLToPath(new URL('../../tsconfig.json', import.meta.url)),
 });
@@ -10,3 +10,4 @@ const { blankSheetPdf, confirmationPdf, statementPdf } = await tsImport('./index
 export const statement = statementPdf;
 export const confirmation = confirmationPdf;
 export const blankSheet = blankSheetPdf;
+export const blockSheet = blockSheetPdf;

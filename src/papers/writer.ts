@@ -1,17 +1,26 @@
 import fontkit from '@pdf-lib/fontkit';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { PDFDocument, rgb, type PDFFont, type PDFImage, type PDFPage } from 'pdf-lib';
 
 /** US letter in points, with margins that any printer keeps. */
 export const PAGE = { width: 612, height: 792, margin: 54 } as const;
+/** Where the text ends. */
+export const RIGHT = PAGE.width - PAGE.margin;
 const INK = rgb(0.118, 0.102, 0.09);
 const QUIET = rgb(0.416, 0.38, 0.329);
 export const KEPT = rgb(0.42, 0.227, 0.165);
 export const LOST = rgb(0.8, 0.773, 0.706);
 
+/** A font with the letters that it can draw. */
+type Lettered = {
+  readonly font: PDFFont;
+  readonly letters: ReadonlySet<number>;
+  /** Of texts at size 1: laying one out is dear, and papers say the same words again and again. */
+  readonly widths: Map<string, number>;
+};
 /** Latin letters first, then those the first font lacks. */
-type Fonts = { readonly plain: readonly PDFFont[]; readonly bold: readonly PDFFont[] };
+type Fonts = { readonly plain: readonly Lettered[]; readonly bold: readonly Lettered[] };
 
 export async function fontsOf(pdf: PDFDocument): Promise<Fonts> {
   pdf.registerFontkit(fontkit);
@@ -20,26 +29,33 @@ export async function fontsOf(pdf: PDFDocument): Promise<Fonts> {
       ['latin', 'latin-ext'].map(async (letters) => {
         const file = `archivo-${letters}-${weight}-normal.woff`;
         const bytes = await readFile(join(process.cwd(), 'node_modules/@fontsource/archivo/files', file));
-        return pdf.embedFont(bytes, { subset: true });
+        const font = await pdf.embedFont(bytes, { subset: true });
+        return { font, letters: new Set(font.getCharacterSet()), widths: new Map<string, number>() };
       }),
     );
   return { plain: await embed(400), bold: await embed(700) };
 }
 
-type Run = { readonly text: string; readonly font: PDFFont };
+type Run = { readonly text: string; readonly by: Lettered };
 
 /** Cuts a text into runs that a font can draw; a letter that none has becomes a question mark. */
-function runsOf(text: string, fonts: readonly PDFFont[]): Run[] {
+function runsOf(text: string, fonts: readonly Lettered[]): Run[] {
   const runs: Run[] = [];
   for (const letter of text.normalize('NFC')) {
     const code = letter.codePointAt(0)!;
-    const font = fonts.find((each) => each.getCharacterSet().includes(code));
-    const [drawn, by] = font ? [letter, font] : ['?', fonts[0]!];
+    const found = fonts.find(({ letters }) => letters.has(code));
+    const [drawn, by] = found ? [letter, found] : ['?', fonts[0]!];
     const last = runs.at(-1);
-    if (last?.font === by) runs[runs.length - 1] = { text: last.text + drawn, font: by };
-    else runs.push({ text: drawn, font: by });
+    if (last?.by === by) runs[runs.length - 1] = { text: last.text + drawn, by };
+    else runs.push({ text: drawn, by });
   }
   return runs;
+}
+
+function widthAtOne({ text, by: { font, widths } }: Run): number {
+  const width = widths.get(text) ?? font.widthOfTextAtSize(text, 1);
+  widths.set(text, width);
+  return width;
 }
 
 /** Between columns, points. */
@@ -97,13 +113,13 @@ export class Writer {
   private draw(runs: readonly Run[], x: number, size: number, color: typeof INK): void {
     let at = x;
     for (const run of runs) {
-      this.page.drawText(run.text, { x: at, y: this.y, size, font: run.font, color });
-      at += run.font.widthOfTextAtSize(run.text, size);
+      this.page.drawText(run.text, { x: at, y: this.y, size, font: run.by.font, color });
+      at += widthAtOne(run) * size;
     }
   }
 
   private widthOf(runs: readonly Run[], size: number): number {
-    return runs.reduce((sum, run) => sum + run.font.widthOfTextAtSize(run.text, size), 0);
+    return runs.reduce((sum, run) => sum + widthAtOne(run) * size, 0);
   }
 
   /** @param style - `x` on the page, or `indent` from the left of the column */
@@ -122,22 +138,34 @@ export class Writer {
     this.draw(runs, x - this.widthOf(runs, size), size, INK);
   }
 
-  /** A text folded to the width of the column. */
-  paragraph(words: string, style: { size?: number; quiet?: boolean; indent?: number } = {}): void {
-    const { size = 10, indent = 0 } = style;
-    const width = this.width - indent;
-    let line = '';
+  /**
+   * A text folded to the width of the column.
+   *
+   * @param style - `short`: so much is left free at the right
+   */
+  paragraph(
+    words: string,
+    style: { size?: number; quiet?: boolean; indent?: number; short?: number } = {},
+  ): void {
+    const { size = 10, indent = 0, short = 0 } = style;
+    const width = this.width - indent - short;
+    const wide = (text: string) => this.widthOf(runsOf(text, this.fonts.plain), size);
+    const blank = wide(' ');
+    let [line, taken] = ['', 0];
     const flush = () => {
       this.room(size * 1.4);
       this.text(line, style);
       this.down(size * 1.4);
     };
     for (const word of words.split(' ')) {
-      const longer = line === '' ? word : `${line} ${word}`;
-      if (this.widthOf(runsOf(longer, this.fonts.plain), size) > width && line !== '') {
+      const more = wide(word);
+      if (line !== '' && taken + blank + more > width) {
         flush();
-        line = word;
-      } else line = longer;
+        [line, taken] = [word, more];
+      } else {
+        taken += line === '' ? more : blank + more;
+        line = line === '' ? word : `${line} ${word}`;
+      }
     }
     flush();
   }
@@ -186,9 +214,13 @@ export class Writer {
     });
   }
 
+  /** A square picture in the upper right corner of the page. */
+  corner(image: PDFImage, side: number): void {
+    const place = { x: RIGHT - side, y: PAGE.height - PAGE.margin - side + 18 };
+    this.page.drawImage(image, { ...place, width: side, height: side });
+  }
+
   box(x: number, width: number, height: number, color: typeof INK): void {
     this.page.drawRectangle({ x, y: this.y - 2, width: Math.max(0.5, width), height, color });
   }
 }
-
-export const RIGHT = PAGE.width - PAGE.margin;

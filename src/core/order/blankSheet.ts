@@ -1,9 +1,12 @@
 import { rateWords, type PriceList } from '../charges/priceList';
 import { houseWay } from '../sheet/houseSheet';
-import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
+import { numberedOptions } from '../sheet/digits';
+import { decisionsAsked, type Situation } from '../sheet/situation';
 
 /** An answer as a household reads it: what it is, what it gives and takes, what it costs besides. */
 type BlankAnswer = {
+  /** What is typed for it when the paper is entered; empty where there are more ways than digits. */
+  readonly digit: string;
   readonly label: string;
   readonly note: string;
   readonly cost: string;
@@ -52,18 +55,17 @@ export function blankSheetOf(
       return {
         title: decision.title,
         reason: way.reason,
-        answers: decision.options
-          .filter((option) => whyNotOffered(option, situation) === undefined)
-          .map((option) => ({
-            label: option.label,
-            note: option.note ?? '',
-            cost: price([
-              ...new Set(
-                option.products.flatMap(({ charges, cure }) => [...charges, ...(cure?.charges ?? [])]),
-              ),
-            ]),
-            house: way.options.includes(option.id),
-          })),
+        answers: numberedOptions(decision, situation).map(({ option, digit }) => ({
+          digit,
+          label: option.label,
+          note: option.note ?? '',
+          cost: price([
+            ...new Set(
+              option.products.flatMap(({ charges, cure }) => [...charges, ...(cure?.charges ?? [])]),
+            ),
+          ]),
+          house: way.options.includes(option.id),
+        })),
       };
     }),
     kinds: species.recipes.map(({ name, forms, allergens }) => ({

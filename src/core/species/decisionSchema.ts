@@ -147,6 +147,7 @@ export const decision = Joi.object({
   title: words.required(),
   zone: words.required(),
   step: Joi.number().integer().min(1).required(),
+  pulledFirst: Joi.boolean(),
   span,
   options: Joi.array().items(option).unique('id').min(2).required(),
   house: Joi.object({

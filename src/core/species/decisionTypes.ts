@@ -215,6 +215,8 @@ export type Decision = {
   /** Zone of the side map, and the step of the break order. */
   readonly zone: string;
   readonly step: number;
+  /** Where it is kept, it is taken off by hand before any saw comes near it. */
+  readonly pulledFirst?: boolean;
   readonly span?: readonly [from: string, to: string];
   readonly options: readonly Option[];
   /** The house's answer, with the reason in one line. */

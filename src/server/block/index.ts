@@ -1,5 +1,6 @@
+import { blockSheetView } from './blockSheetView';
 import { startBlock } from './startBlock';
 
 export { freezeOldPlans } from './freezeOldPlans';
 
-export const block = { startBlock } as const;
+export const block = { blockSheetView, startBlock } as const;

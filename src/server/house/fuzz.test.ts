@@ -131,6 +131,7 @@ describe('whatever is asked', () => {
       takeHouseWay: { clientId: randomUUID(), ...id, version: 1, reason: 'Nobody answers' },
       sheetView: id,
       speciesView: { id: 'hog', version: shop.catalogue.version },
+      blockSheetView: id,
       startBlock: { clientId: randomUUID(), ...id, reason: '' },
       weigh: shop.weighing(shareId, purpose, 1290),
       voidWeighing: { clientId: randomUUID(), weighingId: pack.id, reason: '' },

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import type { BlankSheet } from '@/core/order/blankSheet';
 import type { Confirmation } from '@/core/order/confirmation';
 import type { Settlement } from '@/core/order/settlement';
+import type { BlockPaper } from '@/papers';
 
 const holder = globalThis as { fractumHeavy?: Piscina };
 
@@ -25,6 +26,11 @@ export async function confirmationOf(confirmation: Confirmation): Promise<Uint8A
 /** The blank sheet of a species as the bytes of a PDF. */
 export async function blankSheetOf(blank: BlankSheet): Promise<Uint8Array> {
   return (await threads().run(blank, { name: 'blankSheet' })) as Uint8Array;
+}
+
+/** The block's paper of a share as the bytes of a PDF. */
+export async function blockPaperOf(paper: BlockPaper): Promise<Uint8Array> {
+  return (await threads().run(paper, { name: 'blockSheet' })) as Uint8Array;
 }
 
 /** The household's statement as the bytes of a PDF, made in a thread of its own. */

@@ -6,6 +6,7 @@ import { formatMoney, type Cents } from '@/core/quantity/money';
 import { signed } from '@/core/quantity/signed';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
+import type { Numbered } from '@/core/sheet/digits';
 import { whyNotOffered } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import type { Decision, Option } from '@/core/species/types';
@@ -16,7 +17,7 @@ import type { SheetState } from './useSheet';
 
 type Props = {
   decision: Decision;
-  options: readonly Option[];
+  options: readonly Numbered[];
   settled: SheetState;
   side: 1 | 2;
   chosen: ReadonlySet<string>;
@@ -37,7 +38,7 @@ export function OptionRows({ decision, options, settled, side, chosen, locked, o
     return new Map(offered.map((option) => [option.id, figuresOf(settled, { decision, option, side })]));
   }, [decision, settled, side]);
   const answer = settled.sheet.answers[decision.id];
-  const spoken = options.find((option) => option.id === (pointed ?? [...chosen][0]));
+  const spoken = options.find(({ option: { id } }) => id === (pointed ?? [...chosen][0]))?.option;
   return (
     <>
       <div className={rows.head} aria-hidden>
@@ -48,12 +49,12 @@ export function OptionRows({ decision, options, settled, side, chosen, locked, o
         <span>bill</span>
       </div>
       <div className={rows.options} role="radiogroup" aria-label={decision.title}>
-        {options.map((option, index) => (
+        {options.map(({ option, digit }) => (
           <OptionRow
             key={option.id}
             id={option.id}
             label={option.label}
-            digit={digitOf(index, options.length)}
+            digit={digit}
             chosen={chosen.has(option.id)}
             locked={locked}
             {...figures.get(option.id)!}
@@ -117,14 +118,6 @@ const TRIFLE = 20;
 function grindWords(gained: Weight, isChosen: boolean): string {
   if (isChosen || Math.abs(gained) < TRIFLE) return 'none in the boxes';
   return `${gained > 0 ? '+' : '−'}${formatWeight(Math.abs(gained) as Weight, 1)} grind`;
-}
-
-const DIGITS = 9;
-
-/** The key of an option: the first nine have a digit; where there are more, the last, which is the grind, has 0. */
-export function digitOf(index: number, options: number): string {
-  if (index < DIGITS) return String(index + 1);
-  return index === options - 1 ? '0' : '';
 }
 
 type RowProps = Figures & {

@@ -42,6 +42,7 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
   const redo = useSteady(() => state.redo?.());
   useKey('sheet', 'undo', undo);
   useKey('sheet', 'redo', redo);
+  useKey('sheet', 'houseAll', takeHouse, !view.locked);
   useKey('sheet', 'approve', approve, !view.locked && !state.approved);
   return (
     <header className={styles.header}>

@@ -12,6 +12,7 @@ import { useSettled } from '../kit/useSettled';
 import { boardOf, rowBeside } from './board';
 import { Boxes } from './Boxes';
 import { MetElsewhere } from './MetElsewhere';
+import { FromPaper, useFromPaper, type Paper } from './FromPaper';
 import { Moved } from './Moved';
 import { Reopening } from './Reopening';
 import styles from './SheetScreen.module.css';
@@ -31,14 +32,14 @@ export function SheetWorkedOn({ view, species }: { view: SheetView; species: Spe
   const state = useSheet(view, species);
   // The figures of a choice are drawn first; what the eye goes to afterwards follows in the frames after.
   const settled = useSettled(state);
-  const [open, setOpen] = useOpenRow(state, settled);
+  const [open, setOpen, paper] = useOpenRow(state, settled);
   return (
     <div className={styles.screen}>
       <SteadyHeader view={view} state={settled} onQuestion={setOpen} />
       <MetElsewhere state={state} />
       <section className={styles.columns} aria-label="Decisions, in cutting order">
         <SteadyBoard state={settled} species={species} open={open} onOpen={setOpen} />
-        <Panel state={state} settled={settled} view={view} open={open} onOpen={setOpen} />
+        <Panel state={state} settled={settled} view={view} open={open} onOpen={setOpen} paper={paper} />
       </section>
       <SheetFoot state={state} view={view} />
     </div>
@@ -54,10 +55,11 @@ type PanelProps = {
   view: SheetView;
   open: string;
   onOpen: (row: string) => void;
+  paper: Paper;
 };
 
 /** The open row: always in the same place; moving along the rows changes only what stands here. */
-function Panel({ state, settled, view, open, onOpen }: PanelProps) {
+function Panel({ state, settled, view, open, onOpen, paper }: PanelProps) {
   const box = useRef<HTMLElement>(null);
   useEffect(() => {
     void box.current?.scrollTo({ top: 0 });
@@ -66,8 +68,16 @@ function Panel({ state, settled, view, open, onOpen }: PanelProps) {
   return (
     <aside className={styles.panel} ref={box}>
       <Reopening view={view} state={state} />
+      <FromPaper paper={paper} />
       {decision && (
-        <ZoneEditor key={decision.id} decision={decision} state={state} settled={settled} view={view} />
+        <ZoneEditor
+          key={decision.id}
+          decision={decision}
+          state={state}
+          settled={settled}
+          view={view}
+          onDigit={paper.isOn ? paper.next : undefined}
+        />
       )}
       {open === GRIND_ROW && <GrindEditor state={state} view={view} />}
       {open === EXTRAS_ROW && <ExtrasEditor state={state} view={view} />}
@@ -79,7 +89,7 @@ function Panel({ state, settled, view, open, onOpen }: PanelProps) {
 }
 
 /** Which row is open: the first question, what the palette leads to, and what the keys go on to. */
-function useOpenRow(state: SheetState, settled: SheetState): [string, (row: string) => void] {
+function useOpenRow(state: SheetState, settled: SheetState): [string, (row: string) => void, Paper] {
   const asked = useSearchParams().get('row');
   const { situation } = state;
   const columns = useMemo(() => {
@@ -94,12 +104,15 @@ function useOpenRow(state: SheetState, settled: SheetState): [string, (row: stri
     if (document.activeElement instanceof HTMLInputElement) document.activeElement.blur();
     setOpen((before) => rows[(rows.indexOf(before) + by + rows.length) % rows.length]!);
   };
+  const paper = useFromPaper(state, open, setOpen);
   useScope('sheet');
   useKey('sheet', 'next', () => step(1));
   useKey('sheet', 'before', () => step(-1));
   useKey('sheet', 'right', () => setOpen((before) => rowBeside(columns, before, 1)));
   useKey('sheet', 'left', () => setOpen((before) => rowBeside(columns, before, -1)));
-  useKey('sheet', 'question', () => setOpen((before) => nextQuestion(settled, before) ?? before));
+  useKey('sheet', 'question', () =>
+    paper.isOn ? paper.next(state.sheet) : setOpen((before) => nextQuestion(settled, before) ?? before),
+  );
   useKey('sheet', 'house', () => {
     const decision = situation.species.decisions.find(({ id }) => id === open);
     if (decision) state.change(withAnswer(state.sheet, decision.id, houseAnswer(decision, situation)));
@@ -110,7 +123,7 @@ function useOpenRow(state: SheetState, settled: SheetState): [string, (row: stri
     setFollowed(asked);
     if (asked) setOpen(asked);
   }
-  return [open, setOpen];
+  return [open, setOpen, paper];
 }
 
 function firstOpen(state: SheetState): string | undefined {

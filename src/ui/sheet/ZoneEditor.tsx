@@ -3,6 +3,7 @@
 import { Segmented } from 'antd';
 import { memo, useState } from 'react';
 import { houseFromAnswer, isHouses, reasonNow } from '@/core/setUp/houseFromAnswer';
+import { numberedOptions } from '@/core/sheet/digits';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
 import { optionById, whyNotOffered } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
@@ -15,22 +16,29 @@ import { useKey } from '../kit/keys/useKey';
 import { useSteady } from '../kit/useSteady';
 import { onDemand } from '../kit/onDemand';
 import { answeredOn } from './answered';
-import { digitOf, OptionRows } from './OptionRows';
+import { OptionRows } from './OptionRows';
 import { ClashChoice } from './Questions';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
-type Props = { decision: Decision; state: SheetState; settled: SheetState; view: SheetView };
+type Props = {
+  decision: Decision;
+  state: SheetState;
+  settled: SheetState;
+  view: SheetView;
+  /** A way was chosen by its digit, which makes this sheet. */
+  onDigit?: ((sheet: Sheet) => void) | undefined;
+};
 
 /** The open zone: its forms side by side with what each gives and costs, and what the chosen ones need to know. */
-export function ZoneEditor({ decision, state, settled, view: { locked, setsUp } }: Props) {
+export function ZoneEditor({ decision, state, settled, view: { locked, setsUp }, onDigit }: Props) {
   const { situation, sheet } = state;
   const [side, setSide] = useState<1 | 2>(1);
   const answerIn = (from: Sheet) =>
     (side === 2 ? from.secondSide[decision.id] : undefined) ?? from.answers[decision.id];
   const [answer, settledAnswer] = [answerIn(sheet), answerIn(settled.sheet)];
   const answered = answeredOn(side, decision.id);
-  const offered = decision.options.filter((option) => !whyNotOffered(option, situation));
+  const offered = numberedOptions(decision, situation);
   const refused = decision.options.filter((option) => whyNotOffered(option, situation));
   const mine = settled.findings.filter(
     (finding) => finding.decision === decision.id || finding.holder === decision.id,
@@ -42,8 +50,10 @@ export function ZoneEditor({ decision, state, settled, view: { locked, setsUp } 
     state.change(answered(sheet, { forms: [formOf(decision, option, situation)] }));
   });
   useKey('sheet', 'option', (event) => {
-    const option = offered.find((_, index) => digitOf(index, offered.length) === event.key);
-    if (option) choose(option.id);
+    const chosen = offered.find(({ digit }) => digit === event.key);
+    if (!chosen) return;
+    choose(chosen.option.id);
+    onDigit?.(answered(sheet, { forms: [formOf(decision, chosen.option.id, situation)] }));
   });
   const houseStep = useSteady((reason: string) => {
     const step = houseFromAnswer(decision, settledAnswer!, { situation, reason });

@@ -192,6 +192,14 @@ export function Papers({ view: { shareId, office, packs } }: { view: TicketView 
       <h2>Papers</h2>
       <table>
         <tbody>
+          <tr>
+            <td>
+              <a href={`/api/block/${shareId}`} target="_blank" rel="noreferrer">
+                For the block, PDF
+              </a>
+            </td>
+            <td className="num quiet">a page a quarter</td>
+          </tr>
           {office && (
             <tr>
               <td>
