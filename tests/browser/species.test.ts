@@ -179,3 +179,46 @@ describe('a half beef that nobody has answered', () => {
     process.stderr.write(`half beef from the house standard with five changes: ${pressed} keys\n`);
   });
 });
+
+describe('wishes', () => {
+  it('become proposals beside the sheet, with what each gives up; one is taken in one step of undo', async () => {
+    await tove.open('/sheet');
+    await tove.click('Perran Vane', 'a');
+    await tove.sees('take-home');
+    const before = await tove.text('footer');
+    await tove.driver.executeScript('document.activeElement.blur()');
+    await tove.keys('w');
+    await tove.sees('Wishes for');
+    await tove.keys('as much sausage as possible but keep the hams, and a pony', Key.ENTER);
+    await tove.sees(/The best for it[\s\S]*gives up/);
+    await tove.sees('Not understood: “a pony”');
+    await tove.sees(/sheets tried/);
+    await tove.keys(Key.ARROW_DOWN);
+    await tove.keys('1', Key.ENTER);
+    await tove.sees('take-home');
+    await tove.until('the footer to say more', async () => (await tove.text('footer')) !== before);
+    await tove.chord(Key.CONTROL, 'z');
+    await tove.until('what was there', async () => (await tove.text('footer')) === before);
+  });
+
+  it('that cannot all be had say which is too much, and show the closest', async () => {
+    await tove.keys('w');
+    await tove.sees('Wishes for');
+    await tove.keys('fits 1 cubic feet', Key.ENTER);
+    await tove.sees(/Giving up one of these helps: fits 1 cubic feet/);
+    await tove.keys(Key.ESCAPE, Key.ESCAPE);
+    await tove.sees('take-home');
+  });
+
+  it('words for the cutter that are rows become rows with a yes', async () => {
+    await tove.openZone('Wrap, extras');
+    await tove.type('#instructions', 'no jowl, ring me first');
+    await tove.sees('“no jowl”');
+    await tove.click('Yes, as rows');
+    await tove.until('the rest', async () => {
+      const field = await tove.find('#instructions');
+      return (await field.getAttribute('value')) === 'ring me first';
+    });
+    await tove.sees('all saved', 'header');
+  });
+});

@@ -23,6 +23,8 @@ export type Found = {
   readonly tried: number;
   /** Where nothing meets all musts: the musts of which giving up one helps. */
   readonly tooMuch: readonly Goal[];
+  /** Rows that stand in each other's way as they are held. */
+  readonly stuck: readonly string[];
 };
 
 /** A proposal that changes less gives up at most this part of what the best gains. */
@@ -51,14 +53,17 @@ export async function findSheets(
     search = next;
   }
   const { program, aim, picked, choices } = search;
+  const stuck = choices.groups.filter(({ columns }) => columns.length === 0).flatMap(({ rows }) => rows);
+  const held = stuck.filter((row) => pins.has(row));
+  if (held.length > 0) return { proposals: [], tried, tooMuch: [], stuck: held };
   if (!picked) {
     const tooMuch = await tooMuchOf(ground, sheet, { goals, pins });
     const [first] = tooMuch;
-    if (!first) return { proposals: [], tried, tooMuch };
+    if (!first) return { proposals: [], tried, tooMuch, stuck: [] };
     // The closest to what cannot be had.
     const eased = goals.map((goal) => (goal === first ? { ...goal, must: false, weight: 10 } : goal));
     const closest = await findSheets(ground, sheet, { goals: eased, pins });
-    return { proposals: closest.proposals.slice(0, 1), tried: tried + closest.tried, tooMuch };
+    return { proposals: closest.proposals.slice(0, 1), tried: tried + closest.tried, tooMuch, stuck: [] };
   }
   const isExact = choices.isWhole && !sheet.grind.picked && !goals.some(({ wish }) => wishesMoney(wish));
   const bound = isExact ? picked.score + ROUNDING + GAP : null;
@@ -76,7 +81,7 @@ export async function findSheets(
   const distinct = made.filter(
     (each, at) => made.findIndex((other) => sameRows(each.sheet, other.sheet)) === at,
   );
-  return { proposals: distinct, tried, tooMuch: [] };
+  return { proposals: distinct, tried, tooMuch: [], stuck: [] };
 }
 
 type SearchFor = { readonly goals: readonly Goal[]; readonly asked: Asked };
@@ -91,7 +96,8 @@ async function searched(ground: Ground, sheet: Sheet, { goals, asked }: SearchFo
   const choices = choicesOf(ground, sheet, asked);
   const program = new Program(ground, sheet, choices, grindRateOf(ground, sheet));
   let [aim, picked] = [program.aimOf(goals), undefined as Picked | undefined];
-  for (const spare of SPARES) {
+  const ofMoney = goals.some(({ wish, must }) => must && wish.kind === 'billAtMost');
+  for (const spare of ofMoney ? SPARES : [0]) {
     aim = program.aimOf(goals, spare);
     // Of equal sheets the one that changes less.
     const found = await program.best({ ...aim, score: plusScaled(aim.score, program.changes(), -TINY) });

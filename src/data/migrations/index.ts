@@ -18,6 +18,7 @@ import * as contacts from './016-contacts';
 import * as links from './017-links';
 import * as reopenings from './018-reopenings';
 import * as doubts from './019-doubts';
+import * as templates from './020-templates';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -42,6 +43,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['017-links', links],
   ['018-reopenings', reopenings],
   ['019-doubts', doubts],
+  ['020-templates', templates],
 ];
 
 async function noWayBack(): Promise<void> {

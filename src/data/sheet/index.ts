@@ -9,3 +9,4 @@ export {
   writeReopening,
   writeSheetVersion,
 } from './sheets';
+export { endTemplateRow, templatesOf, writeTemplate, type SheetTemplate } from './templates';

@@ -8,6 +8,8 @@ import { saveSheet } from './saveSheet';
 import { sheetView } from './sheetView';
 import { speciesView } from './speciesView';
 import { takeHouseWay } from './takeHouseWay';
+import { endTemplate, keepTemplate } from './templates';
+import { wishesView } from './wishesView';
 
 export type { CallInHand, CallRow, Calls } from './callsView';
 export type { OtherSheet } from './otherSheetsView';
@@ -26,4 +28,7 @@ export const sheet = {
   sheetView,
   otherSheetsView,
   speciesView,
+  wishesView,
+  keepTemplate,
+  endTemplate,
 } as const;

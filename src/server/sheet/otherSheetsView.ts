@@ -7,11 +7,11 @@ import { sharesBefore } from '@/data/book';
 import { linksOfShare } from '@/data/links';
 import { allUsers } from '@/data/people';
 import { readShareFiles } from '@/data/rail';
-import { latestVersions } from '@/data/sheet';
+import { latestVersions, templatesOf } from '@/data/sheet';
 import { defineShareView } from '../house/shareView';
 import { OFFICE, type House } from '../house/useCase';
 
-/** Another sheet that the one in hand can be set against: a version of it, or what the household had before. */
+/** Another sheet that the one in hand can be set against: a sheet of the shop's, a version of it, or what they had before. */
 export type OtherSheet = {
   readonly id: string;
   /** `version 3, Tove, 25 Nov 14:10, approved` */
@@ -29,8 +29,26 @@ export const otherSheetsView = defineShareView<readonly OtherSheet[]>({
   name: 'otherSheetsView',
   roles: OFFICE,
   asCut: true,
-  show: async (house, file) => [...(await versionsOf(house, file)), ...(await before(house, file))],
+  show: async (house, file) => [
+    ...(await ofTheShop(house, file)),
+    ...(await versionsOf(house, file)),
+    ...(await before(house, file)),
+  ],
 });
+
+/** The shop's own sheets, as far as they can be had here. */
+async function ofTheShop({ db }: House, { situation }: ShareFile): Promise<OtherSheet[]> {
+  const templates = await templatesOf(db, situation.species.id);
+  return templates.map(({ id, name, sheet: kept }) => {
+    const { sheet, gone } = sheetAgain(kept, situation);
+    return {
+      id: `template-${id}`,
+      words: `“${name}”, of the shop`,
+      sheet,
+      gone: gone.map(({ title, was }) => `${title}: ${was}`),
+    };
+  });
+}
 
 async function versionsOf({ db }: House, { share, shop }: ShareFile): Promise<OtherSheet[]> {
   const users = new Map((await allUsers(db)).map(({ id, name }) => [id, name]));

@@ -291,4 +291,24 @@ describe('the sheets that one can be set against', () => {
     expect(last).toMatchObject({ sheet: { wrap: 'paper' }, gone: [] });
     expect(last.words).toContain('hog');
   });
+
+  it('are the shop’s own by name, without what is of one household', async () => {
+    const { sheet } = await shop.get('sheetView', { shareId });
+    const mine = { ...sheet, wrap: 'paper' as const, instructions: 'Ring first' };
+    const keep = () =>
+      shop.ask('keepTemplate', { clientId: randomUUID(), shareId, name: 'Lean and quick', sheet: mine });
+    expect(await keep()).toMatchObject({ ok: true });
+    expect(await keep()).toMatchObject({ reason: 'already-taken', field: 'name' });
+    const [first] = await shop.get('otherSheetsView', { shareId: bareId });
+    expect(first).toMatchObject({
+      words: '“Lean and quick”, of the shop',
+      sheet: { wrap: 'paper', instructions: '' },
+    });
+    const templateId = first!.id.replace('template-', '');
+    await shop.get('endTemplate', { clientId: randomUUID(), templateId });
+    expect(await shop.get('otherSheetsView', { shareId: bareId })).toEqual([]);
+    expect(await shop.ask('endTemplate', { clientId: randomUUID(), templateId })).toMatchObject({
+      reason: 'not-found',
+    });
+  });
 });

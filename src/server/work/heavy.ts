@@ -3,9 +3,11 @@ import { join } from 'node:path';
 import type { BlankSheet } from '@/core/order/blankSheet';
 import type { Confirmation } from '@/core/order/confirmation';
 import type { Settlement } from '@/core/order/settlement';
+import type { Found } from '@/core/goals/findSheets';
+import type { SearchJob } from '@/core/goals/searchJob';
 import type { BlockPaper } from '@/papers';
 
-const holder = globalThis as { fractumHeavy?: Piscina };
+const holder = globalThis as { fractumHeavy?: Piscina; fractumSearch?: Piscina };
 
 /** Threads for what takes longer than a weighing may wait; kept a while, since statements come in rows. */
 function threads(): Piscina {
@@ -36,4 +38,25 @@ export async function blockPaperOf(paper: BlockPaper): Promise<Uint8Array> {
 /** The household's statement as the bytes of a PDF, made in a thread of its own. */
 export async function statementOf(settlement: Settlement): Promise<Uint8Array> {
   return (await threads().run(settlement, { name: 'statement' })) as Uint8Array;
+}
+
+/** Threads for searches: two at a time, and the next ones wait. */
+function searchThreads(): Piscina {
+  holder.fractumSearch ??= new Piscina({
+    filename: join(/* turbopackIgnore: true */ process.cwd(), 'src/server/work/search.mjs'),
+    minThreads: 0,
+    maxThreads: 2,
+    // Warming up takes longer than a search: a thread stays for the day.
+    idleTimeout: 8 * 3_600_000,
+  });
+  return holder.fractumSearch;
+}
+
+/**
+ * Sheets for wishes, searched in a thread of its own.
+ *
+ * @param signal - stops the search when nobody waits for it any more
+ */
+export async function sheetsFor(job: SearchJob, signal: AbortSignal): Promise<Found> {
+  return (await searchThreads().run(job, { signal })) as Found;
 }

@@ -1,4 +1,5 @@
 import { v4 as newId } from 'uuid';
+import type { Found } from '@/core/goals/findSheets';
 import { failure, type Result } from '@/core/quantity/result';
 import type { Reason } from '@/server/house/reasons';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
@@ -34,18 +35,32 @@ function post<Name extends UseCaseName>(name: Name, input: InputOf<Name>): Promi
   return postTo(`/api/act/${name}`, input, { offline: OFFLINE, noAnswer: NO_ANSWER });
 }
 
+/**
+ * Asks for sheets that meet wishes: takes seconds, and is stopped when nobody waits for it any more.
+ *
+ * @returns undefined when it was stopped
+ */
+export async function searchSheets(
+  input: InputOf<'wishesView'>,
+  stop: AbortSignal,
+): Promise<Answer<Found> | undefined> {
+  const answer = await postTo<Found>('/api/wishes', input, { offline: OFFLINE, noAnswer: NO_ANSWER }, stop);
+  return stop.aborted ? undefined : answer;
+}
+
 /** Posts to the house; a lost network and a house that hangs are refusals like any other, in these words. */
 export async function postTo<Output>(
   path: string,
   input: unknown,
   words: { readonly offline: string; readonly noAnswer: string },
+  stop?: AbortSignal,
 ): Promise<Answer<Output>> {
   try {
     const response = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(input),
-      signal: AbortSignal.timeout(LONGEST_ANSWER_MS),
+      signal: AbortSignal.any([AbortSignal.timeout(LONGEST_ANSWER_MS), ...(stop ? [stop] : [])]),
     });
     return (await response.json()) as Answer<Output>;
   } catch (error) {

@@ -7,6 +7,7 @@ import { WRAP_WORDS } from '@/core/sheet/summary';
 import type { Wrap } from '@/core/sheet/types';
 import type { SheetView } from '@/server/sheet';
 import { onDemand } from '../kit/onDemand';
+import { RowsInWords } from './RowsInWords';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
 
@@ -92,6 +93,7 @@ export function ExtrasEditor({ state, view: { locked, setsUp } }: Props) {
         disabled={locked}
         onChange={(event) => state.change({ ...sheet, instructions: event.target.value })}
       />
+      {!locked && <RowsInWords state={state} />}
     </div>
   );
 }

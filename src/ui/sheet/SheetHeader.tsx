@@ -19,10 +19,15 @@ const TwoWays = onDemand(() => import('./TwoWays').then((module) => module.TwoWa
 const TheirPage = onDemand(() => import('./TheirPage').then((module) => module.TheirPage));
 const ApproveDialog = onDemand(() => import('./ApproveDialog').then((module) => module.ApproveDialog));
 
-type Props = { view: SheetView; state: SheetState; onQuestion: (decision: string) => void };
+type Props = {
+  view: SheetView;
+  state: SheetState;
+  onQuestion: (decision: string) => void;
+  onWish: () => void;
+};
 
 /** Whose sheet it is, what is open on it, whether it is saved, and what can be done with it as a whole. */
-export function SheetHeader({ view, state, onQuestion }: Props) {
+export function SheetHeader({ view, state, onQuestion, onWish }: Props) {
   const [asking, setAsking] = useState(false);
   const [giving, setGiving] = useState(false);
   const [comparing, setComparing] = useState(false);
@@ -54,6 +59,7 @@ export function SheetHeader({ view, state, onQuestion }: Props) {
       <span className={styles.spacer} />
       <SavedMark saver={state.saver} locked={view.locked} />
       {view.sent && <span className="quiet">they sent it {view.sent.at}</span>}
+      <WishButton onWish={onWish} />
       <CompareButton onCompare={compare} />
       <PageButton onGive={give} />
       <SteadyCallLog view={view} openQuestions={openQuestions} />
@@ -82,6 +88,14 @@ const UndoButton = memo(function UndoButton({ disabled, onUndo }: { disabled: bo
   return (
     <button type="button" className="link" disabled={disabled} onClick={onUndo}>
       Undo
+    </button>
+  );
+});
+
+const WishButton = memo(function WishButton({ onWish }: { onWish: () => void }) {
+  return (
+    <button type="button" className="link" onClick={onWish}>
+      Wishes
     </button>
   );
 });

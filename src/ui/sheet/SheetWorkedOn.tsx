@@ -1,7 +1,7 @@
 'use client';
 
 import { useSearchParams } from 'next/navigation';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { houseAnswer, withAnswer } from '@/core/sheet/houseSheet';
 import { decisionsAsked } from '@/core/sheet/situation';
 import type { Species } from '@/core/species/types';
@@ -25,24 +25,45 @@ import { ZoneEditor } from './ZoneEditor';
 
 const ExtrasEditor = onDemand(() => import('./ExtrasEditor').then((module) => module.ExtrasEditor));
 const GrindEditor = onDemand(() => import('./GrindEditor').then((module) => module.GrindEditor));
+const Wishes = onDemand(() => import('./Wishes').then((module) => module.Wishes));
 const FieldStyles = onDemand(() => import('./FieldStyles').then((module) => module.FieldStyles));
 
+type Props = { view: SheetView; species: Species };
+
 /** The signature screen: the side between its rows, the open row at the right, and one bar that adds up. */
-export function SheetWorkedOn({ view, species }: { view: SheetView; species: Species }) {
+export function SheetWorkedOn({ view, species }: Props) {
   const state = useSheet(view, species);
   // The figures of a choice are drawn first; what the eye goes to afterwards follows in the frames after.
   const settled = useSettled(state);
-  const [open, setOpen, paper] = useOpenRow(state, settled);
+  const [wishing, setWishing] = useState(false);
+  const wish = useCallback(() => setWishing(true), []);
   return (
     <div className={styles.screen}>
-      <SteadyHeader view={view} state={settled} onQuestion={setOpen} />
+      {wishing ? (
+        <Wishes view={view} state={state} onClose={() => setWishing(false)} />
+      ) : (
+        <RowByRow view={view} species={species} state={state} settled={settled} onWish={wish} />
+      )}
+    </div>
+  );
+}
+
+type RowByRowProps = Props & { state: SheetState; settled: SheetState; onWish: () => void };
+
+/** The sheet answered row by row. */
+function RowByRow({ view, species, state, settled, onWish }: RowByRowProps) {
+  const [open, setOpen, paper] = useOpenRow(state, settled);
+  useKey('sheet', 'wishes', onWish);
+  return (
+    <>
+      <SteadyHeader view={view} state={settled} onQuestion={setOpen} onWish={onWish} />
       <MetElsewhere state={state} />
       <section className={styles.columns} aria-label="Decisions, in cutting order">
         <SteadyBoard state={settled} species={species} open={open} onOpen={setOpen} />
         <Panel state={state} settled={settled} view={view} open={open} onOpen={setOpen} paper={paper} />
       </section>
       <SheetFoot state={state} view={view} />
-    </div>
+    </>
   );
 }
 

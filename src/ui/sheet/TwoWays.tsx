@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { compareSheets } from '@/core/compare/compareSheets';
 import { formatMoney, type Cents } from '@/core/quantity/money';
@@ -11,7 +11,9 @@ import type { OtherSheet } from '@/server/sheet';
 import type { SheetView } from '@/server/sheet';
 import { act } from '../kit/act';
 import { Dialog } from '../kit/Dialog';
+import { Note } from '../kit/Note';
 import { Failed } from '../kit/States';
+import { useAsk } from '../kit/useAsk';
 import styles from './TwoWays.module.css';
 import type { SheetState } from './useSheet';
 
@@ -29,6 +31,7 @@ export function TwoWays({ view, state, onClose }: Props) {
   const [others, setOthers] = useState<readonly OtherSheet[]>([]);
   const [failed, setFailed] = useState('');
   const [chosen, setChosen] = useState('house');
+  const [kept, setKept] = useState(0);
   useEffect(() => {
     let isHere = true;
     void act('otherSheetsView', { shareId: view.shareId }).then((answer) => {
@@ -39,7 +42,7 @@ export function TwoWays({ view, state, onClose }: Props) {
     return () => {
       isHere = false;
     };
-  }, [view.shareId]);
+  }, [view.shareId, kept]);
   const sheets = [house, ...others];
   const other = sheets.find(({ id }) => id === chosen) ?? house;
   const { unit } = state.situation;
@@ -107,6 +110,16 @@ export function TwoWays({ view, state, onClose }: Props) {
           options={sheets.map(({ id, words }) => ({ value: id, label: words }))}
         />
       </p>
+      <KeepAs view={view} state={state} onKept={() => setKept(kept + 1)} />
+      {other.id.startsWith('template-') && (
+        <EndTemplate
+          templateId={other.id.slice('template-'.length)}
+          onEnded={() => {
+            setChosen('house');
+            setKept(kept + 1);
+          }}
+        />
+      )}
       {failed !== '' && <Failed words={failed} />}
       {other.gone.length > 0 && (
         <p className="alarm">No longer to be had, and open: {other.gone.join('; ')}.</p>
@@ -159,4 +172,61 @@ export function TwoWays({ view, state, onClose }: Props) {
 
 function cutWords({ packaged, packs }: { packaged: Weight; packs: number }): string {
   return packaged === 0 ? '' : `${formatWeight(packaged, 1)} in ${packs}`;
+}
+
+type KeepProps = { view: SheetView; state: SheetState; onKept: () => void };
+
+/** Keeps the sheet as it stands under a name of the shop's. */
+function KeepAs({ view, state, onKept }: KeepProps) {
+  const [name, setName] = useState('');
+  const { ask, busy, refusal, clear } = useAsk('keepTemplate');
+  return (
+    <form
+      className={styles.keep}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void ask({ shareId: view.shareId, name, sheet: state.sheet }).then(({ ok }) => {
+          if (!ok) return;
+          setName('');
+          onKept();
+        });
+      }}
+    >
+      <label>
+        Keep it as a sheet of the shop, called{' '}
+        <Input
+          size="small"
+          value={name}
+          maxLength={60}
+          disabled={busy}
+          onChange={(event) => {
+            setName(event.target.value);
+            clear();
+          }}
+        />
+      </label>
+      <Button size="small" htmlType="submit" disabled={name.trim() === ''} loading={busy}>
+        Keep
+      </Button>
+      <Note failure={refusal} />
+    </form>
+  );
+}
+
+/** A sheet of the shop's that is not used any more. */
+function EndTemplate({ templateId, onEnded }: { templateId: string; onEnded: () => void }) {
+  const { ask, busy, refusal } = useAsk('endTemplate');
+  return (
+    <>
+      <button
+        type="button"
+        className="link"
+        disabled={busy}
+        onClick={() => void ask({ templateId }).then(({ ok }) => ok && onEnded())}
+      >
+        Forget this sheet of the shop
+      </button>
+      <Note failure={refusal} />
+    </>
+  );
 }

@@ -57,7 +57,7 @@ export function decisionRow({ sheet, situation, findings, now }: Stands, decisio
 }
 
 /** What is said of a row without the row's own name at its beginning: `Flank steak kept` is `kept`. */
-function withoutTitle(words: string, title: string): string {
+export function withoutTitle(words: string, title: string): string {
   if (!words.toLowerCase().startsWith(title.toLowerCase())) return words;
   const rest = words.slice(title.length);
   return /^[\s,]+\S/.test(rest) ? rest.replace(/^[\s,]+/, '') : words;

@@ -1,5 +1,6 @@
 /** Where a key holds: on every page, or where one thing is worked on. */
-export type Scope = 'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices' | 'book' | 'calls';
+export type Scope =
+  'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices' | 'book' | 'calls' | 'wishes';
 
 export type Key = {
   /** As `react-hotkeys-hook` reads it. */
@@ -71,10 +72,16 @@ export const KEYS = {
     },
     paperBack: { keys: 'backspace', shown: 'Backspace', does: 'from paper: the row before' },
     house: { keys: 'h', shown: 'H', does: 'the house’s answer for this row' },
+    wishes: { keys: 'w', shown: 'W', does: 'wishes: sheets for what they say' },
     houseAll: { keys: 'shift+h', shown: 'Shift H', does: 'the house standard for every row' },
     approve: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'read it back and approve it', inFields: true },
     undo: { keys: 'mod+z', shown: 'Ctrl Z', does: 'take the last change back' },
     redo: { keys: 'mod+shift+z,mod+y', shown: 'Ctrl Shift Z', does: 'make it again' },
+  },
+  wishes: {
+    look: { keys: '1,2,3', shown: '1 to 3', does: 'look at a proposal' },
+    take: { keys: 'enter', shown: 'Enter', does: 'take it; one step of undo', notOnButtons: true },
+    close: { keys: 'escape', shown: 'Esc', does: 'stop searching; then back to the sheet' },
   },
   wrap: {
     target: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 0', does: 'choose the target' },
@@ -117,4 +124,5 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   prices: 'The prices',
   book: 'Booking',
   calls: 'The call list',
+  wishes: 'Wishes',
 };

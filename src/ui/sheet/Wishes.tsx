@@ -1,0 +1,347 @@
+'use client';
+
+import { Button, Input, type InputRef } from 'antd';
+import { useEffect, useRef, useState } from 'react';
+import { compareSheets } from '@/core/compare/compareSheets';
+import type { Found, Proposal } from '@/core/goals/findSheets';
+import { givesUp } from '@/core/goals/givesUp';
+import { wishWords } from '@/core/goals/goals';
+import { titleOf } from '@/core/questions/findings';
+import { decisionDestination } from '@/core/questions/zones';
+import { counted } from '@/core/quantity/counted';
+import { listed } from '@/core/quantity/listed';
+import { formatMoney, type Cents } from '@/core/quantity/money';
+import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
+import { optionById } from '@/core/sheet/situation';
+import { frameOf } from '@/core/species/sideMapPath';
+import { DESTINATION_WORDS, type Destination } from '@/core/species/types';
+import type { Evaluation } from '@/core/questions/evaluate';
+import type { Sheet } from '@/core/sheet/types';
+import type { SheetView } from '@/server/sheet';
+import { destinationClass } from '../kit/DestinationMark';
+import { useKey, useScope } from '../kit/keys/useKey';
+import { SideDrawing } from '../kit/SideDrawing';
+import { Failed } from '../kit/States';
+import { withoutTitle } from './rowOf';
+import type { SheetState } from './useSheet';
+import { useWishes, type Wishes as WishesSaid } from './useWishes';
+import styles from './Wishes.module.css';
+
+type Props = { view: SheetView; state: SheetState; onClose: () => void };
+
+const PICKS = [
+  'as much sausage as possible',
+  'mostly steaks',
+  'roasts for ten Sundays',
+  'no bones',
+  'quick to cook',
+  'burger at most 20 % fat',
+  'fits 5 cubic feet',
+  'as cheap as possible',
+] as const;
+
+const TITLES: Readonly<Record<Proposal['id'], string>> = {
+  best: 'The best for it',
+  'least-change': 'Least changed',
+  'most-home': 'Most comes home',
+};
+
+/** From what people say to a sheet: two or three good ones beside the present one, each with what it gives up. */
+export function Wishes({ view, state, onClose }: Props) {
+  const wishes = useWishes(view.shareId, state);
+  const [looked, look] = useState(0);
+  const proposals = wishes.found?.proposals ?? [];
+  const inHand = proposals[looked] ?? proposals[0];
+  const take = (proposal: Proposal | undefined) => {
+    if (!proposal) return;
+    state.change(proposal.sheet);
+    onClose();
+  };
+  useScope('wishes');
+  useKey('wishes', 'look', ({ key }) => look(Number(key) - 1));
+  useKey('wishes', 'take', () => take(inHand));
+  useKey('wishes', 'close', () => (wishes.searching ? wishes.stop() : onClose()));
+  const most = Math.max(
+    1,
+    ...[state.now, ...proposals].flatMap((each) => BARS.map((of) => packedOf(each, of))),
+  );
+  return (
+    <section className={styles.wishes} aria-label="Wishes">
+      <Said name={view.name} wishes={wishes} state={state} onClose={onClose} />
+      <div className={styles.ways}>
+        <Way
+          title="Now"
+          about="as the sheet stands"
+          sheet={state.sheet}
+          made={state.now}
+          {...{ state, most }}
+        />
+        {proposals.map((proposal, at) => (
+          <Way
+            key={proposal.id}
+            digit={at + 1}
+            title={TITLES[proposal.id]}
+            about={`${counted(proposal.changes.length, 'row')} changed`}
+            sheet={proposal.sheet}
+            made={proposal}
+            proposal={proposal}
+            tried={wishes.found!.tried}
+            isInHand={proposal === inHand}
+            onLook={() => look(at)}
+            onTake={view.locked ? undefined : () => take(proposal)}
+            {...{ state, most }}
+          />
+        ))}
+        {proposals.length === 0 && wishes.goals.length === 0 && (
+          <p className={styles.empty}>
+            Say what is wanted, one wish after the other. A must holds in every proposal; press a wish to make
+            it a rather. What was answered otherwise than the house says stays as it is, until you free it.
+          </p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+type SaidProps = { name: string; wishes: WishesSaid; state: SheetState; onClose: () => void };
+
+function Said({ name, wishes, state, onClose }: SaidProps) {
+  const field = useRef<InputRef>(null);
+  const [text, setText] = useState('');
+  useEffect(() => field.current?.focus(), []);
+  const { species } = state.situation;
+  const { sign } = state.ground.priceList;
+  const words: WishWords = {
+    titleOf: (row: string) => titleOf(species, row),
+    money: (amount: Cents) => formatMoney(amount, sign),
+  };
+  const { goals, unknown, pins, pinnable, found, searching, problem } = wishes;
+  return (
+    <header className={styles.said}>
+      <div className={styles.line}>
+        <h2>Wishes for {name}</h2>
+        <Button onClick={onClose}>
+          Back to the sheet <kbd>Esc</kbd>
+        </Button>
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            wishes.say(text);
+            setText('');
+          }}
+        >
+          <Input
+            ref={field}
+            aria-label="A wish in words"
+            placeholder="as much sausage as possible, but keep the hams"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={(event) => {
+              if (event.key === 'ArrowDown' || event.key === 'Escape') event.currentTarget.blur();
+            }}
+          />
+        </form>
+      </div>
+      <div className={styles.line}>
+        {goals.map((goal) => (
+          <span key={wishWords(goal.wish, words)} className={styles.goal}>
+            <button type="button" onClick={() => wishes.turn(goal)} title="must or rather">
+              <b>{wishWords(goal.wish, words)}</b> {goal.must ? 'must' : 'rather'}
+            </button>
+            <button
+              type="button"
+              aria-label={`without: ${wishWords(goal.wish, words)}`}
+              onClick={() => wishes.drop(goal)}
+            >
+              ×
+            </button>
+          </span>
+        ))}
+      </div>
+      <div className={styles.line}>
+        <span className="quiet">pick:</span>
+        {PICKS.map((pick) => (
+          <button key={pick} type="button" className="link" onClick={() => wishes.say(pick)}>
+            {pick}
+          </button>
+        ))}
+      </div>
+      {pinnable.length > 0 && (
+        <div className={styles.line}>
+          <span className="quiet">stand as they are:</span>
+          {pinnable.map((row) => (
+            <button
+              key={row}
+              type="button"
+              className={styles.pin}
+              aria-pressed={pins.has(row)}
+              onClick={() => wishes.togglePin(row)}
+            >
+              {titleOf(species, row).toLowerCase()}
+            </button>
+          ))}
+        </div>
+      )}
+      <p className={styles.status} role="status">
+        {unknown.length > 0 && (
+          <span className="alarm">Not understood: {listed(unknown.map((each) => `“${each}”`))}. </span>
+        )}
+        {searching && (
+          <>
+            Looking through every way to cut it …{' '}
+            <button type="button" className="link" onClick={wishes.stop}>
+              Stop
+            </button>
+          </>
+        )}
+        {!searching && found && goals.length > 0 && statusWords(found, words)}
+      </p>
+      {problem !== '' && <Failed words={problem} />}
+    </header>
+  );
+}
+
+function statusWords({ tooMuch, stuck, proposals, tried }: Found, words: WishWords): string {
+  const ways = `${tried.toLocaleString('en-GB')} sheets tried.`;
+  if (stuck.length > 0) {
+    const rows = listed(stuck.map((row) => words.titleOf(row).toLowerCase()));
+    return `These stand in each other’s way as they are held: ${rows}. Free one of them.`;
+  }
+  if (tooMuch.length > 0) {
+    const which = listed(tooMuch.map(({ wish }) => wishWords(wish, words)));
+    const closest = proposals.length > 0 ? ' The closest is shown.' : '';
+    return `All of it cannot be had. Giving up one of these helps: ${which}.${closest} ${ways}`;
+  }
+  return proposals.length === 0 ? `No sheet meets it. ${ways}` : ways;
+}
+
+type WishWords = Parameters<typeof wishWords>[1];
+
+const BARS: readonly Destination[] = ['steaks', 'roasts', 'cured', 'bones', 'grind'];
+
+function packedOf({ forecast }: Evaluation, of: Destination): Weight {
+  return sumWeights(
+    forecast.lines.filter(({ destination }) => destination === of).map((line) => line.packaged),
+  );
+}
+
+type WayProps = {
+  title: string;
+  about: string;
+  sheet: Sheet;
+  made: Evaluation;
+  state: SheetState;
+  most: number;
+  digit?: number;
+  proposal?: Proposal;
+  tried?: number;
+  isInHand?: boolean;
+  onLook?: () => void;
+  onTake?: (() => void) | undefined;
+};
+
+/** One sheet: what of the side changes, what comes of it, what it gives up, and how good it is at least. */
+function Way({
+  title,
+  about,
+  sheet,
+  made,
+  state,
+  most,
+  digit,
+  proposal,
+  tried = 0,
+  isInHand,
+  onLook,
+  onTake,
+}: WayProps) {
+  const { situation, ground, now } = state;
+  const { species, unit } = situation;
+  const { sign } = ground.priceList;
+  const map = species.sideMap;
+  const changed = new Set(proposal?.changes);
+  const zoneDestination = (zone: string) => {
+    const own = species.decisions.filter((decision) => decision.zone === zone);
+    const shown = proposal ? own.filter(({ id }) => changed.has(id)) : own;
+    const answered = { species, sheet, expected: made.forecast };
+    return shown
+      .map((decision) => decisionDestination(answered, decision))
+      .find((each) => each && each !== 'lost');
+  };
+  const { forecast, bill } = made;
+  const packs = forecast.lines.reduce((sum, line) => sum + line.packs, 0);
+  const compared = proposal && compareSheets(ground, state.sheet, proposal.sheet);
+  return (
+    <article className={styles.way} data-in-hand={isInHand || undefined} onClick={onLook}>
+      <h3>
+        {digit !== undefined && <kbd>{digit}</kbd>} {title} <span className="quiet">{about}</span>
+      </h3>
+      <div className={styles.picture}>
+        <svg viewBox={frameOf(map).join(' ')} aria-hidden>
+          <SideDrawing map={map} destinationOf={zoneDestination} />
+        </svg>
+        {proposal && (
+          <dl className={styles.changes}>
+            {proposal.changes.map((row) => (
+              <div key={row}>
+                <dt>{titleOf(species, row)}</dt>
+                <dd>{answerIn(state, proposal.sheet, row)}</dd>
+              </div>
+            ))}
+          </dl>
+        )}
+      </div>
+      <ul className={styles.bars}>
+        {BARS.map((of) => {
+          const [packed, stands] = [packedOf(made, of), packedOf(now, of)];
+          return (
+            <li key={of}>
+              <span className="quiet">{DESTINATION_WORDS[of]}</span>
+              <span className={styles.track}>
+                <i className={destinationClass(of)} style={{ width: `${(100 * packed) / most}%` }} />
+                {proposal && <i className={styles.now} style={{ left: `${(100 * stands) / most}%` }} />}
+              </span>
+              <b>{packed === 0 ? 'none' : formatWeight(packed, 1)}</b>
+            </li>
+          );
+        })}
+      </ul>
+      <p className={styles.figures}>
+        <b>{formatWeight(forecast.takeHome, 1)}</b> {unit} home <b>{formatMoney(bill.total, sign)}</b>{' '}
+        <b>{forecast.pool.fatPct.toFixed(1)}</b> % fat <b>{packs}</b> packs{' '}
+        <b>{forecast.freezerCuFt.toFixed(1)}</b> cu ft
+      </p>
+      {compared && (
+        <p>
+          <span className="quiet">gives up</span> {givesUp(compared, { unit, sign })}
+        </p>
+      )}
+      {proposal && <p className={styles.bound}>{boundWords(proposal, tried)}</p>}
+      {onTake && (
+        <Button {...(isInHand ? { type: 'primary' } : {})} onClick={onTake}>
+          Take it {isInHand && <kbd>Enter</kbd>}
+        </Button>
+      )}
+    </article>
+  );
+}
+
+function answerIn({ situation }: SheetState, sheet: Sheet, row: string): string {
+  const decision = situation.species.decisions.find(({ id }) => id === row)!;
+  const forms = sheet.answers[row]?.forms ?? [];
+  return forms
+    .map(({ option }) => withoutTitle(optionById(decision, option).label, decision.title))
+    .join('; ');
+}
+
+/** How far from the best possible it can be at most, where that is proved. */
+function boundWords({ id, score, bound }: Proposal, tried: number): string {
+  if (bound === null)
+    return `The best of ${tried.toLocaleString('en-GB')} sheets tried; nothing better is excluded.`;
+  if (id === 'best')
+    return `At most ${Math.max(0.1, bound - score).toFixed(1)} short of the best possible: proved.`;
+  const short = Math.max(0, bound - score).toFixed(1);
+  if (id === 'least-change')
+    return `${short} short of the best possible; no sheet so near to it changes fewer rows.`;
+  return `${short} short of the best possible.`;
+}
