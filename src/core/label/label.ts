@@ -171,6 +171,15 @@ export function keepUntil(
   destination: string,
   months: MonthsKept = USUAL_MONTHS,
 ): string {
+  return monthsAfter(packedOn, keepsMonths(wrap, destination, months));
+}
+
+/** Months that a frozen pack keeps its quality, by its wrap and by what it is. */
+export function keepsMonths(
+  wrap: 'vacuum' | 'paper',
+  destination: string,
+  months: MonthsKept = USUAL_MONTHS,
+): number {
   const kind = destination === 'grind' ? 'grind' : destination === 'cured' ? 'cured' : 'cut';
-  return monthsAfter(packedOn, months[wrap][kind]);
+  return months[wrap][kind];
 }

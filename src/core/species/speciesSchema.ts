@@ -237,6 +237,20 @@ export const speciesSchema = Joi.object<Species>({
   cautions: Joi.array()
     .items(Joi.object({ id: id.required(), where: id.required(), text: words.required() }))
     .required(),
+  help: Joi.object().pattern(
+    id,
+    Joi.object().pattern(
+      id,
+      Joi.object({
+        sits: words.required(),
+        eats: words.required(),
+        bones: words,
+        cook: words,
+        not: words,
+        plateLb: Joi.number().greater(0).max(10),
+      }),
+    ),
+  ),
   uncertainty: Joi.object({
     atomCv: share.required(),
     cutCv: share.required(),

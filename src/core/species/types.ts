@@ -10,10 +10,12 @@ import type {
   Uncertainty,
 } from './carcassTypes';
 import type { Circumstance, Decision, Destination } from './decisionTypes';
+import type { SpeciesHelp } from './helpTypes';
 import type { Recipe } from './recipeTypes';
 
 export * from './atlasTypes';
 export * from './decisionTypes';
+export type * from './helpTypes';
 export * from './recipeTypes';
 export type * from './carcassTypes';
 
@@ -172,6 +174,8 @@ export type Species = {
   /** Share by which a forecast line may miss and still be usual, and points of yield for a whole order. */
   readonly uncertainty: Uncertainty;
   readonly tolerance: { readonly lineShare: number };
+  /** Help with every way of every decision; a species of a shop's own may have none. */
+  readonly help?: SpeciesHelp;
   /** What a shop has set of its own; nothing of it ships with the app. */
   /** A side lighter or heavier than this, pounds, is asked about. */
   readonly limits?: { readonly lightLb: number; readonly heavyLb: number };

@@ -5,7 +5,7 @@ import { tradeOffSentence } from '@/core/questions/evaluate';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import { formOf, houseWay, withAnswer } from '@/core/sheet/houseSheet';
-import { whyNotOffered } from '@/core/sheet/situation';
+import { optionById, whyNotOffered } from '@/core/sheet/situation';
 import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import { frameOf, zonePath } from '@/core/species/sideMapPath';
 import type { Decision, Option } from '@/core/species/types';
@@ -14,6 +14,7 @@ import { WholeBar } from '../kit/WholeBar';
 import { expectedParts } from '@/core/order/whole';
 import { FieldStyles } from '../sheet/FieldStyles';
 import { FormRows } from '../sheet/FormRows';
+import { Help } from '../sheet/Help';
 import type { SheetState } from '../sheet/useSheet';
 import styles from './Mine.module.css';
 
@@ -39,6 +40,7 @@ export function Choice({ mine, state, decision, place, next, onBack, onNext, onU
   const mineFindings = state.findings.filter(
     (finding) => finding.decision === decision.id && finding.kind !== 'unanswered',
   );
+  const spoken = offered.find(({ id }) => chosen.has(id)) ?? optionById(decision, way.options[0]!);
   const choose = (option: string) => {
     if (mine.sheet.locked || (chosen.size === 1 && chosen.has(option))) return;
     state.change(withAnswer(sheet, decision.id, { forms: [formOf(decision, option, situation)] }));
@@ -89,6 +91,9 @@ export function Choice({ mine, state, decision, place, next, onBack, onNext, onU
               />
             ))}
           </div>
+        )}
+        {!taker && situation.species.help && (
+          <Help key={[...chosen][0] ?? ''} state={state} decision={decision} option={spoken} isOpen />
         )}
         {answer && !taker && (
           <div className={styles.sizes}>

@@ -11,6 +11,7 @@ import { whyNotOffered } from '@/core/sheet/situation';
 import type { Sheet } from '@/core/sheet/types';
 import type { Decision, Option } from '@/core/species/types';
 import { answeredOn } from './answered';
+import { Help } from './Help';
 import rows from './OptionRows.module.css';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
@@ -39,6 +40,7 @@ export function OptionRows({ decision, options, settled, side, chosen, locked, o
   }, [decision, settled, side]);
   const answer = settled.sheet.answers[decision.id];
   const spoken = options.find(({ option: { id } }) => id === (pointed ?? [...chosen][0]))?.option;
+  const asked = spoken ?? options[0]?.option;
   return (
     <>
       <div className={rows.head} aria-hidden>
@@ -70,6 +72,7 @@ export function OptionRows({ decision, options, settled, side, chosen, locked, o
         )}
         {!answer && <span className="quiet">{houseWay(decision, settled.situation).reason}</span>}
       </p>
+      {asked && settled.situation.species.help && <Help state={settled} decision={decision} option={asked} />}
     </>
   );
 }
