@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib';
 import { demoPrices } from '@/core/tests/prices';
 import { blankSheetOf } from '@/core/order/blankSheet';
 import { allSpecies } from '@/core/tests/catalogue';
-import { blankSheetPdf, confirmationPdf } from '.';
+import { blankSheetPdf, confirmationPdf, sheetCopyPdf } from '.';
 
 const LETTER = { width: 612, height: 792 };
 
@@ -40,4 +40,20 @@ it('a confirmation is one page', async () => {
   };
   const pdf = await PDFDocument.load(await confirmationPdf(said));
   expect(pdf.getPageCount()).toBe(1);
+});
+
+it('a household’s copy of its sheet is one or two pages', async () => {
+  const row = { title: 'Center loin', says: 'Chops, bone-in, 1 in' };
+  const copy = {
+    shopName: 'Skerry Sound',
+    title: 'Ottilie Brandreth: left half of hog H112',
+    approved: '24 Nov 12:00',
+    rows: Array.from({ length: 25 }, () => row),
+    words: 'Ring first',
+    boxes: ['Loin chops: 12.1 lb in 17 packs'],
+    home: 'Between 60 and 68 lb come home.',
+    costs: 'About $210.00 to pay on the day.',
+  };
+  const pdf = await PDFDocument.load(await sheetCopyPdf(copy));
+  expect([1, 2]).toContain(pdf.getPageCount());
 });

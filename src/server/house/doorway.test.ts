@@ -200,7 +200,14 @@ describe('rights on rows', () => {
   it('what is not said to be open to others is closed to them', async () => {
     const [left] = await shop.book();
     const household: Actor = { kind: 'household', id: 'link', name: 'Ottilie', shareId: left!.share.id };
-    const open = ['saveSheet', 'householdSheetView', 'householdSpeciesView', 'sendSheet'];
+    const open = [
+      'saveSheet',
+      'householdSheetView',
+      'householdSpeciesView',
+      'householdCopyView',
+      'householdStatementView',
+      'sendSheet',
+    ];
     for (const [name, asked] of Object.entries(USE_CASES)) {
       expect([name, isOpenTo(asked, household)]).toEqual([name, open.includes(name)]);
       if (open.includes(name)) continue;

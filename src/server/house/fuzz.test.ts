@@ -207,6 +207,8 @@ describe('whatever is asked', () => {
       otherSheetsView: { shareId },
       householdSheetView: { shareId },
       householdSpeciesView: { shareId },
+      householdCopyView: { shareId },
+      householdStatementView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },
       labelSampleView: {},
       yearView: { listId: baseId, besideId: baseId },

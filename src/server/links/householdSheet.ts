@@ -5,13 +5,17 @@ import { partWords } from '@/core/order/naming';
 import { answerBy } from '@/core/order/noAnswer';
 import { billBasis } from '@/core/order/standing';
 import type { ShareId } from '@/core/order/animal';
+import type { Settlement } from '@/core/order/settlement';
+import { sheetCopyOf, type SheetCopy } from '@/core/order/sheetCopy';
 import { ZERO_CENTS } from '@/core/quantity/money';
 import { success } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import { dayWords, daysAfter } from '@/core/time/shopTime';
 import { linksOfShare } from '@/data/links';
 import { id } from '../house/fields';
+import { refuse } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
+import { settlementOf } from '../settle/settleView';
 import { defineUseCase, type House } from '../house/useCase';
 import { sheetOf, type SheetView } from '../sheet/sheetView';
 
@@ -29,6 +33,8 @@ export type HouseholdSheet = {
   readonly days: { readonly killed: string; readonly cut: string; readonly sheetBy: string };
   /** Whether what it costs is shown. */
   readonly prices: boolean;
+  /** Where it stands: on the sheet, being cut, ready to be collected, or gone home. */
+  readonly standing: 'sheet' | 'block' | 'ready' | 'gone';
 };
 
 /** A view for the household of a share alone, by the file it is cut by and by its own. */
@@ -59,8 +65,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
   'householdSheetView',
   async (house, { cut, own }) => {
     const { shop, animal, situation } = cut;
-    const links = await linksOfShare(house.db, own.share.id);
-    const prices = links.some((link) => link.id === house.actor.id && link.prices);
+    const prices = await showsPrices(house, own.share.id);
     const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
     return {
       sheet: await ownSheetOf(house, { cut, own }, prices),
@@ -77,9 +82,50 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
         sheetBy: dayWords(answerBy(cut)),
       },
       prices,
+      standing: own.pickUp ? 'gone' : own.closing ? 'ready' : own.start ? 'block' : 'sheet',
     };
   },
 );
+
+/** The approved sheet of a household, to keep. */
+export const householdCopyView = defineUseCase<{ shareId: ShareId }, SheetCopy>({
+  name: 'householdCopyView',
+  roles: [],
+  others: ['household'],
+  writes: false,
+  input: Joi.object({ shareId: id }),
+  run: async (house, { shareId }) => {
+    const [cut, own] = [await cutFileOf(house, shareId), await fileOf(house, shareId)];
+    if (!cut.ok) return cut;
+    if (!own.ok) return own;
+    if (!cut.value.sheet?.approved && !cut.value.start) {
+      return refuse('not-approved', 'The shop has not taken your sheet yet.');
+    }
+    return success(sheetCopyOf(cut.value, own.value, await showsPrices(house, shareId)));
+  },
+});
+
+/** The statement of a household, once its bill is final and its link shows prices. */
+export const householdStatementView = defineUseCase<{ shareId: ShareId }, Settlement>({
+  name: 'householdStatementView',
+  roles: [],
+  others: ['household'],
+  writes: false,
+  input: Joi.object({ shareId: id }),
+  run: async (house, { shareId }) => {
+    const own = await fileOf(house, shareId);
+    if (!own.ok) return own;
+    if (!own.value.closing) return refuse('not-closed', 'The bill is not final yet.');
+    if (!(await showsPrices(house, shareId))) return refuse('not-allowed', 'Ask us for the statement.');
+    return success(settlementOf(own.value));
+  },
+});
+
+/** Whether the link that somebody comes by shows what it costs. */
+async function showsPrices(house: House, shareId: ShareId): Promise<boolean> {
+  const links = await linksOfShare(house.db, shareId);
+  return links.some((link) => link.id === house.actor.id && link.prices);
+}
 
 /**
  * The sheet that a household is cut by with its own bill, and without what is the shop's or another household's: names,

@@ -1,4 +1,9 @@
-import { householdSheetView, householdSpeciesView } from './householdSheet';
+import {
+  householdCopyView,
+  householdSheetView,
+  householdSpeciesView,
+  householdStatementView,
+} from './householdSheet';
 import { endLink, giveLink, linksView, sendSheet } from './links';
 
 export type { HouseholdSheet } from './householdSheet';
@@ -11,5 +16,7 @@ export const links = {
   linksView,
   householdSheetView,
   householdSpeciesView,
+  householdCopyView,
+  householdStatementView,
   sendSheet,
 } as const;

@@ -190,4 +190,23 @@ describe('a household at its sheet', () => {
     });
     expect(saved).toMatchObject({ reason: 'approved' });
   });
+
+  it('is a copy to keep once it is approved, with what it costs where the link shows prices', async () => {
+    const [dear, plain] = [(await visit(await give()))!, (await visit(await give({ prices: false })))!];
+    const { id: shareId } = mine.share;
+    expect(await ask(dear, 'householdCopyView', { shareId })).toMatchObject({ reason: 'not-approved' });
+    const { version } = await shop.get('sheetView', { shareId });
+    await shop.get('approveSheet', { clientId: randomUUID(), shareId, version, overrideReason: '' });
+    expect(await ask(dear, 'householdCopyView', { shareId })).toMatchObject({
+      ok: true,
+      value: { costs: expect.stringMatching(/^About \$\d/), approved: '24 Nov 12:00' },
+    });
+    const copy = await ask(plain, 'householdCopyView', { shareId });
+    expect(copy).toMatchObject({ ok: true, value: { costs: null } });
+    expect(JSON.stringify(copy)).not.toContain('$');
+    expect(await ask(dear, 'householdStatementView', { shareId })).toMatchObject({ reason: 'not-closed' });
+    expect(await ask(dear, 'householdCopyView', { shareId: other.share.id })).toMatchObject({
+      reason: 'not-allowed',
+    });
+  });
 });

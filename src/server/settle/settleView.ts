@@ -20,7 +20,8 @@ export const settleView = defineShareView<Settlement>({
   show: (_, file) => settlementOf(file),
 });
 
-function settlementOf(file: ShareFile): Settlement {
+/** The settlement of a share, as its file stands. */
+export function settlementOf(file: ShareFile): Settlement {
   const { share, priceList, closing } = file;
   const estimate = estimateOf(file);
   const bill = closing?.bill ?? (file.start ? finalBill(file) : estimate);

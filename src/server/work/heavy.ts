@@ -2,6 +2,7 @@ import { Piscina } from 'piscina';
 import { join } from 'node:path';
 import type { BlankSheet } from '@/core/order/blankSheet';
 import type { Confirmation } from '@/core/order/confirmation';
+import type { SheetCopy } from '@/core/order/sheetCopy';
 import type { Settlement } from '@/core/order/settlement';
 import type { Found } from '@/core/goals/findSheets';
 import type { SearchJob } from '@/core/goals/searchJob';
@@ -33,6 +34,11 @@ export async function blankSheetOf(blank: BlankSheet): Promise<Uint8Array> {
 /** The block's paper of a share as the bytes of a PDF. */
 export async function blockPaperOf(paper: BlockPaper): Promise<Uint8Array> {
   return (await threads().run(paper, { name: 'blockSheet' })) as Uint8Array;
+}
+
+/** A household's approved sheet as the bytes of a PDF. */
+export async function sheetCopyOf(copy: SheetCopy): Promise<Uint8Array> {
+  return (await threads().run(copy, { name: 'sheetCopy' })) as Uint8Array;
 }
 
 /** The household's statement as the bytes of a PDF, made in a thread of its own. */

@@ -67,6 +67,7 @@ export function MineSheet({ token, mine, species }: Props) {
       </header>
       {place === 'start' && (
         <Start
+          token={token}
           mine={mine}
           state={state}
           first={decisions[firstOpen]!}

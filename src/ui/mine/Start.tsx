@@ -10,6 +10,7 @@ import type { SheetState } from '../sheet/useSheet';
 import styles from './Mine.module.css';
 
 type Props = {
+  token: string;
   mine: HouseholdSheet;
   state: SheetState;
   /** The first choice that is not made yet. */
@@ -22,7 +23,7 @@ type Props = {
 };
 
 /** The animal, what hangs, what of it will come home, and by when the shop must know. */
-export function Start({ mine, state, first, asked, onBegin, onUsual, onHome, onZone }: Props) {
+export function Start({ token, mine, state, first, asked, onBegin, onUsual, onHome, onZone }: Props) {
   const { animal, days, sheet: view } = mine;
   const { now, situation, sheet } = state;
   const answered = Object.keys(sheet.answers).length;
@@ -53,7 +54,7 @@ export function Start({ mine, state, first, asked, onBegin, onUsual, onHome, onZ
               </>
             )}
           </p>
-          <p>{view.locked ? 'It is being cut.' : 'Now tell us how you would like it cut.'}</p>
+          <p>{standingWords(mine)}</p>
         </div>
         <Side species={situation.species} onZone={onZone} />
       </div>
@@ -68,8 +69,18 @@ export function Start({ mine, state, first, asked, onBegin, onUsual, onHome, onZ
           <b>{days.cut}</b> cut, about
         </li>
       </ol>
-      {mine.sheet.sent && <p>You sent it to us {mine.sheet.sent.at}. You can change it until we begin.</p>}
-      {!view.locked && (
+      <Papers token={token} mine={mine} />
+      {mine.sheet.sent && !view.approved && (
+        <p>You sent it to us {mine.sheet.sent.at}. You can change it until we begin.</p>
+      )}
+      {view.approved && !view.locked && (
+        <div className={styles.foot}>
+          <button type="button" className={styles.main} onClick={onHome}>
+            See what comes home
+          </button>
+        </div>
+      )}
+      {!view.locked && !view.approved && (
         <>
           <p>
             {counted(asked, 'choice')}, an evening’s worth. Stop when you like; we keep your place.
@@ -90,6 +101,27 @@ export function Start({ mine, state, first, asked, onBegin, onUsual, onHome, onZ
         </>
       )}
     </div>
+  );
+}
+
+/** Where it stands, in a sentence. */
+function standingWords({ standing, sheet }: HouseholdSheet): string {
+  if (standing === 'gone') return 'You have taken it home. Thank you.';
+  if (standing === 'ready') return 'Your meat is ready to be collected.';
+  if (standing === 'block') return 'It is being cut.';
+  if (sheet.approved) return 'We cut it as you told us. To change anything, ring us.';
+  return 'Now tell us how you would like it cut.';
+}
+
+/** What there is to keep: the sheet as the shop has it, and the statement once it is final. */
+function Papers({ token, mine: { sheet, standing, prices } }: { token: string; mine: HouseholdSheet }) {
+  const isFinal = standing === 'ready' || standing === 'gone';
+  if (!sheet.approved && !sheet.locked) return null;
+  return (
+    <p className={styles.papers}>
+      <a href={`/api/mine/${token}/copy`}>Your sheet, to keep (PDF)</a>
+      {isFinal && prices && <a href={`/api/mine/${token}/statement`}>Your statement (PDF)</a>}
+    </p>
   );
 }
 
