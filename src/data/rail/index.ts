@@ -8,6 +8,7 @@ export {
   isTagInShop,
   liveRows,
   liveShares,
+  liveSharesOfFarm,
   sharesAt,
   sharesWithoutSheet,
   stageCounts,

@@ -73,6 +73,16 @@ export async function liveShares(db: Database, stages: readonly Stage[]): Promis
   return rows.map((row) => row.shareId);
 }
 
+/** The shares of a farm's animals that are booked or in the shop, in the order of their numbers. */
+export async function liveSharesOfFarm(db: Database, farmId: string): Promise<ShareId[]> {
+  return db('shareStages')
+    .join('animals', 'animals.id', 'shareStages.animalId')
+    .where('animals.farmId', farmId)
+    .whereNotIn('shareStages.stage', ENDED)
+    .orderBy('shareStages.number')
+    .pluck('shareStages.shareId');
+}
+
 /** Whether an animal with this tag is still in the shop. */
 export async function isTagInShop(db: Database, tag: string): Promise<boolean> {
   return (await db('shareStages').where({ tag }).whereNotIn('stage', ENDED).first('number')) !== undefined;

@@ -14,7 +14,7 @@ import {
   writeContact,
   writeNotes,
 } from '@/data/book';
-import { readShareFiles, stageRowsOf } from '@/data/rail';
+import { liveSharesOfFarm, readShareFiles, stageRowsOf } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
@@ -30,6 +30,8 @@ export type Household = Person & {
   /** What they pay as a farm, animal by animal, the newest first; nothing where the household pays everything. */
   readonly owes: readonly (FarmBill & { readonly animal: string })[];
   readonly sign: string;
+  /** Whether animals of theirs are booked or in the shop. */
+  readonly isFarm: boolean;
 };
 
 /** So many stand on the page; nobody reads further back in a call. */
@@ -51,7 +53,9 @@ export const householdView = defineUseCase<{ personId: PersonId }, Household>({
     const tickets = latest.map((row) => ticketOf(row, eyes));
     const owes = await owedBy(house, personId, latest);
     const { currency: sign } = await readShop(house.db);
-    return success({ ...person, contacts: await contactsOf(house.db, personId), tickets, owes, sign });
+    const contacts = await contactsOf(house.db, personId);
+    const isFarm = (await liveSharesOfFarm(house.db, personId)).length > 0;
+    return success({ ...person, contacts, tickets, owes, sign, isFarm });
   },
 });
 

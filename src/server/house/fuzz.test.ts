@@ -134,6 +134,8 @@ describe('whatever is asked', () => {
       },
       keepTemplate: { clientId: randomUUID(), ...id, name: 'Lean and quick', sheet },
       endTemplate: { clientId: randomUUID(), templateId: randomUUID() },
+      farmSheetsView: { personId: ownerId },
+      copySheet: { clientId: randomUUID(), fromShareId: shareId, toShareIds: [randomUUID()], rows: [] },
       callsView: {},
       callView: id,
       takeHouseWay: { clientId: randomUUID(), ...id, version: 1, reason: 'Nobody answers' },

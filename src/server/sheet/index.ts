@@ -1,5 +1,6 @@
 import { approveSheet } from './approveSheet';
 import { callsView, callView } from './callsView';
+import { copySheet, farmSheetsView } from './farmSheets';
 import { noteCall } from './noteCall';
 import { otherSheetsView } from './otherSheetsView';
 import { renewSetUp } from './renewSetUp';
@@ -12,6 +13,7 @@ import { endTemplate, keepTemplate } from './templates';
 import { wishesView } from './wishesView';
 
 export type { CallInHand, CallRow, Calls } from './callsView';
+export type { FarmShare, FarmSheets, FarmSpecies } from './farmSheets';
 export type { OtherSheet } from './otherSheetsView';
 export type { SavedSheet } from './saveSheet';
 export type { NotedCall, SheetView } from './sheetView';
@@ -31,4 +33,6 @@ export const sheet = {
   wishesView,
   keepTemplate,
   endTemplate,
+  farmSheetsView,
+  copySheet,
 } as const;

@@ -1,6 +1,7 @@
 'use client';
 
 import { Button, Form, Input } from 'antd';
+import Link from 'next/link';
 import { formatMoney } from '@/core/quantity/money';
 import { Fragment, useState } from 'react';
 import type { FoundHousehold, Household } from '@/server/book';
@@ -29,6 +30,11 @@ export function HouseholdScreen({ household: first }: { household: Household }) 
           {phone && <a href={`tel:${phone.replace(/\s/g, '')}`}>{phone}</a>} {email}
         </span>
       </h1>
+      {household.isFarm && (
+        <p>
+          <Link href={`/farm/${personId}`}>All sheets of their animals side by side</Link>
+        </p>
+      )}
       <Contacts household={household} />
       <Notes key={household.notes} personId={personId} kept={household.notes} />
       {role === 'owner' && <Button onClick={() => setMerging(true)}>The same as somebody else</Button>}
