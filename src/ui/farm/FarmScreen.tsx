@@ -47,7 +47,7 @@ function SpeciesSheets({ of: { species, unit, rows, shares, cuts } }: { of: Farm
   const from = shares.find(({ shareId }) => shareId === given) ?? shares[0]!;
   const to = shares.filter((share) => ticked.has(share.shareId) && share.shareId !== from.shareId);
   const differing = rows.filter(({ id }) => new Set(shares.map(({ says }) => says[id] ?? '')).size > 1);
-  const shown = allRows ? rows : differing;
+  const shown = allRows || shares.length === 1 ? rows : differing;
   const copy = async () => {
     const toShareIds = to.map(({ shareId }) => shareId);
     const answer = await ask({ fromShareId: from.shareId, toShareIds, rows: [...rowsTicked] });
@@ -60,30 +60,30 @@ function SpeciesSheets({ of: { species, unit, rows, shares, cuts } }: { of: Farm
       <h2>
         {species} <span className="quiet">{counted(shares.length, 'sheet')}</span>
       </h2>
-      <p>
-        Copy the sheet of <b>{from.name}</b> to{' '}
-        {to.length === 0 ? 'those that are ticked below' : <b>{listed(to.map(({ name }) => name))}</b>}
-        {rowsTicked.size > 0 && `, only ${counted(rowsTicked.size, 'row')}`}.{' '}
-        <Button
-          size="small"
-          type="primary"
-          disabled={to.length === 0}
-          loading={busy}
-          onClick={() => void copy()}
-        >
-          Copy
-        </Button>{' '}
-        <Checkbox checked={allRows} onChange={(event) => setAllRows(event.target.checked)}>
-          rows that are alike, too
-        </Checkbox>
-      </p>
+      {shares.length > 1 && (
+        <p className={styles.copy}>
+          <span>
+            Copy the sheet of <b>{from.name}</b> to{' '}
+            {to.length === 0 ? 'those that are ticked below' : <b>{listed(to.map(({ name }) => name))}</b>}
+            {rowsTicked.size > 0 && `, only ${counted(rowsTicked.size, 'row')}`}.
+          </span>
+          <Button type="primary" disabled={to.length === 0} loading={busy} onClick={() => void copy()}>
+            Copy
+          </Button>
+          <Checkbox checked={allRows} onChange={(event) => setAllRows(event.target.checked)}>
+            rows that are alike, too
+          </Checkbox>
+        </p>
+      )}
       <Note failure={refusal} />
       {gone.length > 0 && <p className="alarm">Not to be had there, and open: {gone.join('; ')}.</p>}
       <div className={styles.wide}>
         <table className={styles.sheets}>
           <thead>
             <tr>
-              <th scope="col">{shown.length === 0 ? 'All sheets are alike' : 'what differs'}</th>
+              <th scope="col">
+                {shown.length === 0 ? 'All sheets are alike' : shown === rows ? '' : 'what differs'}
+              </th>
               {shares.map((share) => (
                 <Head
                   key={share.shareId}
@@ -151,7 +151,7 @@ function Head({ share, isGiven, isTicked, onGive, onTick }: HeadProps) {
         {share.tag}, {share.stands}
       </span>
       {isGiven ? (
-        <span>the others are set against it</span>
+        <span className="quiet">from here</span>
       ) : (
         <span>
           <Checkbox checked={isTicked} disabled={!share.mayChange} onChange={onTick}>
