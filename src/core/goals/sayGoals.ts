@@ -1,26 +1,11 @@
 import { searchCuts } from '../names/searchCuts';
+import { NUMBER_WORDS } from '../quantity/numberWords';
 import type { Cents } from '../quantity/money';
 import { decisionsAsked, type Situation } from '../sheet/situation';
 import type { AmountOf, Goal, Wish } from './goals';
 
 /** What was understood of a sentence, and what was not. */
 export type Said = { readonly goals: readonly Goal[]; readonly unknown: readonly string[] };
-
-const NUMBERS: readonly string[] = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-];
 
 const AMOUNTS: readonly (readonly [RegExp, AmountOf])[] = [
   [/sausage|burger|ground|grind|hamburger|mince/, 'grind'],
@@ -31,11 +16,11 @@ const AMOUNTS: readonly (readonly [RegExp, AmountOf])[] = [
   [/meat|weight|home|everything/, 'home'],
 ];
 
-const NUMBER = `(\\d+(?:[.,]\\d+)?|${NUMBERS.slice(1).join('|')})`;
+const NUMBER = `(\\d+(?:[.,]\\d+)?|${NUMBER_WORDS.slice(1).join('|')})`;
 
 /** `ten`, `5`, `4.5` */
 function numberOf(word: string): number {
-  const at = NUMBERS.indexOf(word);
+  const at = NUMBER_WORDS.indexOf(word);
   return at > 0 ? at : Number(word.replace(',', '.'));
 }
 

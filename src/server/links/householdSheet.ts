@@ -8,12 +8,12 @@ import type { ShareId } from '@/core/order/animal';
 import type { Settlement } from '@/core/order/settlement';
 import { sheetCopyOf, type SheetCopy } from '@/core/order/sheetCopy';
 import { ZERO_CENTS } from '@/core/quantity/money';
-import { success } from '@/core/quantity/result';
+import { success, type Result } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import { dayWords, daysAfter } from '@/core/time/shopTime';
 import { linksOfShare } from '@/data/links';
 import { id } from '../house/fields';
-import { refuse } from '../house/reasons';
+import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
 import { settlementOf } from '../settle/settleView';
 import { defineUseCase, type House } from '../house/useCase';
@@ -43,7 +43,7 @@ function defineOwnView<Output>(
   show: (
     house: House,
     files: { readonly cut: ShareFile; readonly own: ShareFile },
-  ) => Output | Promise<Output>,
+  ) => Promise<Result<Output, Reason>>,
 ) {
   return defineUseCase<{ shareId: ShareId }, Output>({
     name,
@@ -55,7 +55,7 @@ function defineOwnView<Output>(
       const [cut, own] = [await cutFileOf(house, shareId), await fileOf(house, shareId)];
       if (!cut.ok) return cut;
       if (!own.ok) return own;
-      return success(await show(house, { cut: cut.value, own: own.value }));
+      return show(house, { cut: cut.value, own: own.value });
     },
   });
 }
@@ -67,7 +67,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
     const { shop, animal, situation } = cut;
     const prices = await showsPrices(house, own.share.id);
     const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
-    return {
+    return success({
       sheet: await ownSheetOf(house, { cut, own }, prices),
       shopName: shop.name,
       household: own.share.owner.name,
@@ -83,43 +83,26 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
       },
       prices,
       standing: own.pickUp ? 'gone' : own.closing ? 'ready' : own.start ? 'block' : 'sheet',
-    };
+    });
   },
 );
 
 /** The approved sheet of a household, to keep. */
-export const householdCopyView = defineUseCase<{ shareId: ShareId }, SheetCopy>({
-  name: 'householdCopyView',
-  roles: [],
-  others: ['household'],
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const [cut, own] = [await cutFileOf(house, shareId), await fileOf(house, shareId)];
-    if (!cut.ok) return cut;
-    if (!own.ok) return own;
-    if (!cut.value.sheet?.approved && !cut.value.start) {
-      return refuse('not-approved', 'The shop has not taken your sheet yet.');
-    }
-    return success(sheetCopyOf(cut.value, own.value, await showsPrices(house, shareId)));
-  },
-});
+export const householdCopyView = defineOwnView<SheetCopy>('householdCopyView', async (house, { cut, own }) =>
+  cut.sheet?.approved || cut.start
+    ? success(sheetCopyOf(cut, own, await showsPrices(house, own.share.id)))
+    : refuse('not-approved', 'The shop has not taken your sheet yet.'),
+);
 
 /** The statement of a household, once its bill is final and its link shows prices. */
-export const householdStatementView = defineUseCase<{ shareId: ShareId }, Settlement>({
-  name: 'householdStatementView',
-  roles: [],
-  others: ['household'],
-  writes: false,
-  input: Joi.object({ shareId: id }),
-  run: async (house, { shareId }) => {
-    const own = await fileOf(house, shareId);
-    if (!own.ok) return own;
-    if (!own.value.closing) return refuse('not-closed', 'The bill is not final yet.');
-    if (!(await showsPrices(house, shareId))) return refuse('not-allowed', 'Ask us for the statement.');
-    return success(settlementOf(own.value));
+export const householdStatementView = defineOwnView<Settlement>(
+  'householdStatementView',
+  async (house, { own }) => {
+    if (!own.closing) return refuse('not-closed', 'The bill is not final yet.');
+    const prices = await showsPrices(house, own.share.id);
+    return prices ? success(settlementOf(own)) : refuse('not-allowed', 'Ask us for the statement.');
   },
-});
+);
 
 /** Whether the link that somebody comes by shows what it costs. */
 async function showsPrices(house: House, shareId: ShareId): Promise<boolean> {
@@ -160,5 +143,5 @@ function withoutPrices(list: PriceList): PriceList {
 /** The species of a household's sheet, for its browser to work with. */
 export const householdSpeciesView = defineOwnView<Species>(
   'householdSpeciesView',
-  (_, { cut: { situation } }) => ({ ...situation.species, names: [], absent: [] }),
+  async (_, { cut: { situation } }) => success({ ...situation.species, names: [], absent: [] }),
 );

@@ -1,3 +1,4 @@
+import { NUMBER_WORDS } from '@/core/quantity/numberWords';
 import { listed } from '@/core/quantity/listed';
 import type { BookableSpecies } from '@/server/book';
 import type { Call } from './call';
@@ -28,20 +29,6 @@ export function animalsInWords({ animals }: Call, species: readonly BookableSpec
       count: animals.filter((animal) => animal.species === id).length,
     }))
     .filter(({ count }) => count > 0)
-    .map(({ name, count }) => `${NUMBERS[count] ?? count} ${count > 1 ? `${name}s` : name}`);
+    .map(({ name, count }) => `${NUMBER_WORDS[count] ?? count} ${count > 1 ? `${name}s` : name}`);
   return listed(counts);
 }
-
-const NUMBERS = [
-  'no',
-  'one',
-  'two',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-] as const;
