@@ -25,7 +25,6 @@ async function openShare(person: Person, stage: string, name: string, words: str
 async function desk(person: Person): Promise<void> {
   await person.open('/sign-in');
   await person.sees('The demo shop');
-  await shoot(person, 'sign-in');
   await person.signIn('Tove');
   await person.find('[data-in-hand]');
   await shoot(person, 'today');
@@ -43,10 +42,13 @@ async function desk(person: Person): Promise<void> {
   await openShare(person, 'sheet', 'Aldous Finch', 'take-home');
   await person.openZone('Rack');
   await shoot(person, 'sheet-lamb');
-  await openShare(person, 'sheet', 'Sunniva Holt', 'take-home');
-  await person.openZone('Grind');
-  await person.sees('least regret first');
-  await shoot(person, 'sausage-budget');
+  await wishes(person);
+  await person.open('/calls');
+  await person.sees('If nobody answers');
+  await shoot(person, 'calls');
+  await person.open(`/farm/${await farmNamed(person, 'Brackenhow')}`);
+  await person.sees('comes home');
+  await shoot(person, 'farm');
   await openShare(person, 'reconcile', 'Marit Fallow', 'Asked against packed');
   await person.find('svg text');
   await shoot(person, 'reconcile');
@@ -59,18 +61,45 @@ async function desk(person: Person): Promise<void> {
   await shoot(person, 'settle');
 }
 
-async function statement(person: Person, demo: RunningDemo): Promise<void> {
-  const link = await person.findWords('Statement for the household', 'a');
-  const path = new URL((await link.getAttribute('href'))!).pathname;
+function farmNamed(person: Person, words: string): Promise<string> {
+  return person.driver.executeAsyncScript(
+    `const [words, done] = arguments;
+     fetch('/api/act/householdsView', {
+       method: 'POST',
+       headers: { 'content-type': 'application/json' },
+       body: JSON.stringify({ words }),
+     }).then((response) => response.json()).then(({ value }) => done(value[0].id));`,
+    words,
+  );
+}
+
+/** Proposals for wishes, beside a half beef as it stands. */
+async function wishes(person: Person): Promise<void> {
+  await person.open('/wrap');
+  const link = await person.findWords('Bramwell Coy', 'a');
+  await person.open(new URL((await link.getAttribute('href'))!).pathname.replace('/wrap/', '/sheet/'));
+  await person.sees('take-home');
+  await person.click('Wishes');
+  await person.sees('Wishes for');
+  await person.keys('as much sausage as possible but keep the brisket', Key.ENTER);
+  await person.sees('sheets tried');
+  await shoot(person, 'wishes');
+}
+
+/** The paper of that half beef for the block, its hind quarter. */
+async function blockPaper(person: Person, demo: RunningDemo): Promise<void> {
+  await person.open('/wrap');
+  const link = await person.findWords('Bramwell Coy', 'a');
+  const path = new URL((await link.getAttribute('href'))!).pathname.replace('/wrap/', '/api/block/');
   const cookies = await person.driver.manage().getCookies();
   const cookie = cookies.map(({ name, value }) => `${name}=${value}`).join('; ');
   const response = await fetch(`${demo.address}${path}`, { headers: { cookie } });
-  const pdf = join(demo.data, 'statement.pdf');
+  const pdf = join(demo.data, 'block.pdf');
   writeFileSync(pdf, new Uint8Array(await response.arrayBuffer()));
-  const target = join(FOLDER, 'statement');
-  const drawn = spawnSync('pdftoppm', ['-png', '-singlefile', '-r', '80', pdf, target]);
+  const target = join(FOLDER, 'block-paper');
+  const drawn = spawnSync('pdftoppm', ['-png', '-singlefile', '-f', '2', '-r', '80', pdf, target]);
   if (drawn.status !== 0)
-    process.stderr.write('pdftoppm (poppler-utils) is missing: no picture of the statement.\n');
+    process.stderr.write('pdftoppm (poppler-utils) is missing: no picture of the paper.\n');
 }
 
 /** A household on its telephone, at one of its choices. */
@@ -114,10 +143,6 @@ async function prices(demo: RunningDemo): Promise<void> {
   await owner.clickOn('svg path[aria-label^="ham:"]');
   await owner.sees('Half ham, shank end');
   await shoot(owner, 'catalogue');
-  await owner.open('/shop/made');
-  await owner.type('input[aria-label="Find a recipe"]', 'smoked milk');
-  await owner.sees('On the label.');
-  await shoot(owner, 'made');
   await owner.leave();
 }
 
@@ -143,7 +168,7 @@ const demo = await RunningDemo.start();
 try {
   const person = await Person.arrive(demo.address, DESK);
   await desk(person);
-  await statement(person, demo);
+  await blockPaper(person, demo);
   await household(person, demo);
   await person.leave();
   await prices(demo);
