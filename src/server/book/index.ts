@@ -13,6 +13,7 @@ import {
 import { householdsView } from './householdsView';
 import { lastTimeView } from './lastTimeView';
 import { confirmationView, messagesView } from './messages';
+import { orderFileView } from './orderFileView';
 import { roomView } from './roomView';
 import { sellPart } from './sellPart';
 
@@ -42,4 +43,5 @@ export const book = {
   confirmationView,
   messagesView,
   blankSheetView,
+  orderFileView,
 } as const;

@@ -110,6 +110,7 @@ describe('whatever is asked', () => {
       roomView: {},
       confirmationView: { shareId },
       messagesView: {},
+      orderFileView: { shareId },
       blankSheetView: { species: 'hog' },
       weighSide: {
         clientId: randomUUID(),

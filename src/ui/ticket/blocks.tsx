@@ -203,6 +203,16 @@ export function Papers({ view: { shareId, office, packs } }: { view: TicketView 
           {office && (
             <tr>
               <td>
+                <a href={`/api/order/${shareId}`} download>
+                  Order file, JSON
+                </a>
+              </td>
+              <td />
+            </tr>
+          )}
+          {office && (
+            <tr>
+              <td>
                 <a href={`/api/confirmation/${shareId}`} target="_blank" rel="noreferrer">
                   Confirmation, PDF
                 </a>

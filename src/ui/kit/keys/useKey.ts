@@ -3,6 +3,7 @@
 import { useEffect } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useSignal } from '../useSignal';
+import { going } from './going';
 import { KEYS, type Key, type KeyName, type Scope } from './keys';
 import { enterScope, openDialogs } from './scopes';
 
@@ -22,7 +23,7 @@ export function useKey<S extends Scope>(
     ignoreModifiers: key.byCharacter ?? false,
     // A radio button that was pressed keeps the focus and must not swallow the keys of the page.
     enableOnFormTags: key.inFields ? true : key.inText ? ['input', 'radio'] : ['radio'],
-    ignoreEventWhen: (event) => isOfItsOwn(event, key),
+    ignoreEventWhen: (event) => isOfItsOwn(event, key) || going.isSecond(event),
   });
 }
 
