@@ -1,3 +1,7 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
@@ -27,6 +31,24 @@ async function openSheet(name: string): Promise<void> {
 async function choose(zone: string, card: string): Promise<void> {
   await tove.openZone(zone);
   await tove.click(card);
+}
+
+/** What the foot of the open sheet says is what the command line works out from the exported order file. */
+async function saysWhatItsFileSays(owner: string): Promise<void> {
+  await tove.sees('all saved', 'header');
+  const path = new URL(await tove.driver.getCurrentUrl()).pathname;
+  const file = join(mkdtempSync(join(tmpdir(), 'fractum-order-')), 'order.json');
+  writeFileSync(file, await tove.saved(path.replace('/sheet/', '/api/order/')));
+  const said = spawnSync('node', ['bin/fractum.mjs', 'forecast', file], { encoding: 'utf8' });
+  const { shares } = JSON.parse(said.stdout) as {
+    shares: { owner: string; takeHome: number; freezerCuFt: number; lines: { packs: number }[] }[];
+  };
+  const mine = shares.find((share) => share.owner === owner)!;
+  const packs = mine.lines.reduce((sum, line) => sum + line.packs, 0);
+  const figures = [...(await tove.text('footer dl')).matchAll(/[\d.]+(?=\s*(?:lb|cu ft|packs))/g)].map(
+    Number,
+  );
+  expect(figures).toEqual([Number(mine.takeHome.toFixed(1)), Number(mine.freezerCuFt.toFixed(1)), packs]);
 }
 
 describe('a half beef', () => {
@@ -110,6 +132,7 @@ describe('a whole sheet by keyboard alone, from empty', () => {
     await tove.sees('complete', 'header');
     await tove.sees('all saved', 'header');
     process.stderr.write(`${name}: ${pressed} keys\n`);
+    await saysWhatItsFileSays(name);
   });
 });
 
@@ -167,6 +190,7 @@ describe('a half beef that nobody has answered', () => {
     await tove.chord(Key.SHIFT, 'h');
     pressed += 2;
     await tove.sees('complete', 'header');
+    await saysWhatItsFileSays('Merrin Oake');
     for (const downs of [2, 6, 3, 4, 2]) {
       for (let down = 0; down < downs; down += 1) await press(Key.ARROW_DOWN);
       await press('2');

@@ -69,6 +69,7 @@ function RowByRow({ view, species, state, settled, onWish }: RowByRowProps) {
 
 const SteadyBoard = memo(SheetBoard);
 const SteadyHeader = memo(SheetHeader);
+const SteadyBoxes = memo(Boxes);
 
 type PanelProps = {
   state: SheetState;
@@ -103,7 +104,7 @@ function Panel({ state, settled, view, open, onOpen, paper }: PanelProps) {
       {open === GRIND_ROW && <GrindEditor state={state} view={view} />}
       {open === EXTRAS_ROW && <ExtrasEditor state={state} view={view} />}
       <Moved state={settled} />
-      <Boxes state={state} view={view} openDecision={open} onOpen={onOpen} />
+      <SteadyBoxes state={settled} view={view} openDecision={open} onOpen={onOpen} />
       <FieldStyles />
     </aside>
   );
