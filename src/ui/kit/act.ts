@@ -55,12 +55,13 @@ export async function postTo<Output>(
   words: { readonly offline: string; readonly noAnswer: string },
   stop?: AbortSignal,
 ): Promise<Answer<Output>> {
+  const timeout = AbortSignal.timeout(LONGEST_ANSWER_MS);
   try {
     const response = await fetch(path, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(input),
-      signal: AbortSignal.any([AbortSignal.timeout(LONGEST_ANSWER_MS), ...(stop ? [stop] : [])]),
+      signal: stop ? AbortSignal.any([timeout, stop]) : timeout,
     });
     return (await response.json()) as Answer<Output>;
   } catch (error) {
