@@ -17,7 +17,7 @@ const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Book an animal in', also: 'new order take in', page: '/book' },
   { label: 'Read an order file', also: 'import json csv table many bookings', page: '/book#order-file' },
   { label: 'Households and farms', also: 'customers people history notes merge double', page: '/households' },
-  { label: 'Call list', also: 'telephone ring questions open sheets', page: '/calls' },
+  { label: 'Call list', also: 'telephone ring questions', page: '/calls' },
   { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 
