@@ -20,8 +20,6 @@ export type Wish =
 
 /**
  * A wish with how much it counts: a must holds in every proposal; a rather is given up where others gain more.
- *
- * @example { wish: { kind: 'most', of: 'grind' }, must: false, weight: 1 }
  */
 export type Goal = {
   readonly wish: Wish;

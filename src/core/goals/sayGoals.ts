@@ -27,8 +27,7 @@ function numberOf(word: string): number {
 /**
  * Wishes as people say them: phrases apart by commas, `but`, `and`. A limit or a thing to keep is a must, an amount is
  * wanted rather.
- *
- * @example sayGoals(hog, 'as much sausage as possible but keep the hams').goals.length // => 2
+ * `as much sausage as possible but keep the hams` is two of them.
  */
 export function sayGoals(situation: Situation, text: string): Said {
   const phrases = text
