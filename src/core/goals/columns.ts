@@ -56,10 +56,9 @@ export type Asked = {
   readonly against: (decision: Decision, answer: Answer) => number;
   /** Answers that a group too large to be looked at whole is searched around; the present ones when absent. */
   readonly around?: Sheet['answers'];
-  /** Ways to answer one group that are looked at one by one; a larger group is searched from its present answer. */
-  readonly mostWays?: number;
 };
 
+/** Ways to answer one group that are looked at one by one; a larger group is searched around its present answers. */
 const MOST_WAYS = 1500;
 
 /** Everything that can be chosen, group by group. Heavy: some thousand sheets are worked out. */
@@ -75,7 +74,7 @@ export function choicesOf(ground: Ground, sheet: Sheet, asked: Asked): Choices {
   const groups = groupsOf(situation).map((rows): Group => {
     const ways = rows.map((id) => waysOf(situation, sheet, { id, asked }));
     const count = ways.reduce((product, each) => product * each.length, 1);
-    const isWhole = count <= (asked.mostWays ?? MOST_WAYS);
+    const isWhole = count <= MOST_WAYS;
     const joint = isWhole ? product(ways) : aroundFirst(ways);
     const columns = joint.flatMap((answers): Column[] => {
       const given = Object.fromEntries(rows.flatMap((id, at) => (answers[at] ? [[id, answers[at]]] : [])));

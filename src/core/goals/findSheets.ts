@@ -1,4 +1,5 @@
-import { judge, type Evaluation, type Ground, type Judged } from '../questions/evaluate';
+import isDeepEqual from 'fast-deep-equal';
+import { evaluate, type Evaluation, type Ground } from '../questions/evaluate';
 import type { Answer, Sheet } from '../sheet/types';
 import type { Decision } from '../species/types';
 import { choicesOf, type Asked, type Choices } from './columns';
@@ -108,7 +109,7 @@ async function searched(ground: Ground, sheet: Sheet, { goals, asked }: SearchFo
 }
 
 function worked(ground: Ground, sheet: Sheet) {
-  return { situation: ground.situation, sheet, made: judge(ground, sheet) };
+  return { situation: ground.situation, sheet, made: evaluate(ground, sheet) };
 }
 
 /** Money left under a limit when the sheet found is a little dearer than the program took it for. */
@@ -122,8 +123,8 @@ function changed({ columns }: Picked): number {
 /** What a thousandth of grind costs, cents: as it does on the present sheet. */
 function grindRateOf(ground: Ground, sheet: Sheet): number {
   const [more, less] = [0, 20].map((fatPct) =>
-    judge(ground, { ...sheet, answers: {}, secondSide: {}, grind: { ...sheet.grind, fatPct } }),
-  ) as [Judged, Judged];
+    evaluate(ground, { ...sheet, answers: {}, secondSide: {}, grind: { ...sheet.grind, fatPct } }),
+  ) as [Evaluation, Evaluation];
   const by = less.forecast.pool.grind - more.forecast.pool.grind;
   return Math.abs(by) < 1000 ? 0 : (less.bill.total - more.bill.total) / by;
 }
@@ -160,7 +161,7 @@ type Shown = {
 
 function proposal(ground: Ground, sheet: Sheet, { id, found, bound, goals }: Shown): Proposal {
   const made = sheetOf(sheet, found);
-  const { forecast, bill } = judge(ground, made);
+  const { forecast, bill } = evaluate(ground, made);
   const score = scoreOf(goals, { situation: ground.situation, sheet: made, made: { forecast, bill } });
   const rows = [...new Set([...Object.keys(made.answers), ...Object.keys(sheet.answers)])];
   const changes = rows.filter((row) => made.answers[row] !== sheet.answers[row]);
@@ -168,10 +169,7 @@ function proposal(ground: Ground, sheet: Sheet, { id, found, bound, goals }: Sho
 }
 
 function sameRows(a: Sheet, b: Sheet): boolean {
-  return Object.keys({ ...a.answers, ...b.answers }).every(
-    (id) =>
-      a.answers[id] === b.answers[id] || JSON.stringify(a.answers[id]) === JSON.stringify(b.answers[id]),
-  );
+  return isDeepEqual(a.answers, b.answers);
 }
 
 /** The musts of which giving up one makes the others possible. */

@@ -60,6 +60,11 @@ export type StageRow = {
   readonly broken: string;
 };
 
+/** Whether a sheet still waits for its household. */
+export function waitsForAnswers({ hasSheet, openQuestions }: StageRow): boolean {
+  return !hasSheet || openQuestions > 0;
+}
+
 /** The row that a share's file gives. Takes no clock: the same file always gives the same row. */
 export function stageRowOf(file: ShareFile): StageRow {
   const { animal, share, weighings, start, closing, pickUp } = file;

@@ -1,5 +1,5 @@
 import type { ShareId } from '../order/animal';
-import type { StageRow } from '../order/stageRow';
+import { waitsForAnswers, type StageRow } from '../order/stageRow';
 import { dayIn, daysAfter, daysBetween, type Day } from '../time/shopTime';
 import type { ShopDay } from './tasks';
 
@@ -26,7 +26,7 @@ export function callsDue(
 ): CallDue[] {
   const today = dayIn(day.zone, day.now);
   return rows
-    .filter((row) => isBeforeBlock(row) && (isOpen(row) || row.doubts > 0 || sent.has(row.shareId)))
+    .filter((row) => isBeforeBlock(row) && (waitsForAnswers(row) || row.doubts > 0 || sent.has(row.shareId)))
     .map((row) => {
       const answerBy = daysAfter(row.targetDay, -day.sheetDays);
       const daysLeft = daysBetween(today, answerBy);
@@ -37,8 +37,4 @@ export function callsDue(
 
 function isBeforeBlock({ stage, onBlock, broken }: StageRow): boolean {
   return broken === '' && !onBlock && ['book', 'hang', 'sheet', 'wrap'].includes(stage);
-}
-
-function isOpen({ hasSheet, openQuestions }: StageRow): boolean {
-  return !hasSheet || openQuestions > 0;
 }

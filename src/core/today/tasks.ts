@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import type { ShareId } from '../order/animal';
 import type { Stage } from '../order/stage';
-import type { StageRow } from '../order/stageRow';
+import { waitsForAnswers, type StageRow } from '../order/stageRow';
 import { counted } from '../quantity/counted';
 import type { HouseRules } from '../shop/houseRules';
 import { dayIn, dayWords, daysAfter, daysBetween, timeIn, type Day } from '../time/shopTime';
@@ -128,7 +128,7 @@ function stageOfRow({ stage, broken }: StageRow): Stage {
 
 /** Questions are answered some days before the side is due on the block, an approval at the latest before it. */
 function sheetTask(row: StageRow, day: ShopDay): Task[] {
-  const isOpen = !row.hasSheet || row.openQuestions > 0;
+  const isOpen = waitsForAnswers(row);
   if (row.stage === 'book' && row.hasSheet) return [];
   const sent = !isOpen && day.sent.has(row.shareId);
   const answerBy = daysAfter(row.targetDay, isOpen ? -day.sheetDays : 0);

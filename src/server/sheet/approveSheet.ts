@@ -9,7 +9,7 @@ import { clientId, id, words } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
-import { changeable } from './changeable';
+import { changeableAs } from './changeable';
 import type { SavedSheet } from './saveSheet';
 
 type Input = { clientId: string; shareId: ShareId; version: number; overrideReason: string };
@@ -27,14 +27,11 @@ export const approveSheet = defineUseCase<Input, SavedSheet>({
   }),
   subject: (input) => input.shareId,
   run: async (house, { shareId: asked, version, overrideReason }) => {
-    const found = await changeable(house, asked);
+    const found = await changeableAs(house, { shareId: asked, version });
     if (!found.ok) return found;
     const shareId = found.value.share.id;
     const { sheet } = found.value;
     if (!sheet) return refuse('no-sheet', 'Nothing is on this sheet yet.');
-    if (sheet.version !== version) {
-      return refuse('changed-elsewhere', 'This sheet was changed in another window. Look at it again first.');
-    }
     if (sheet.approved) return success({ version });
     const open = openQuestions(found.value).filter((finding) => finding.blocks);
     if (!isComplete(open) && overrideReason === '') {

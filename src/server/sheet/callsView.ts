@@ -15,7 +15,7 @@ import { dayWords, momentWords } from '@/core/time/shopTime';
 import { sendsOfShare, unansweredSends } from '@/data/links';
 import { liveRows } from '@/data/rail';
 import { readShop } from '@/data/setUp';
-import { callsOfShare, callsOfShares } from '@/data/sheet';
+import { callsOfShares } from '@/data/sheet';
 import { defineShareView } from '../house/shareView';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
 import { REACHED_PAST } from './noteCall';
@@ -102,7 +102,10 @@ export const callView = defineShareView<CallInHand>({
   show: async (house, file) => {
     const { share, shop } = file;
     const [sent] = await sendsOfShare(house.db, share.id);
-    const calls = await callsOfShare(house.db, share.id);
+    const calls = await callsOfShares(
+      house.db,
+      file.together.map((each) => each.id),
+    );
     const promise = brokenPromise(file);
     const { asks, more } = readOut(file.sheet?.approved ? [] : asksOf(file.situation, openQuestions(file)));
     const readBack = sent && !file.sheet?.approved && !asks.some((ask) => ask.waits);

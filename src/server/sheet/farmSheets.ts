@@ -13,15 +13,14 @@ import { copiedSheet } from '@/core/sheet/copied';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { sheetProblems } from '@/core/sheet/sheetProblems';
 import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
-import { instant } from '@/core/time/shopTime';
-import { beginUnder, personById } from '@/data/book';
+import { personById } from '@/data/book';
 import { liveSharesOfFarm } from '@/data/rail';
-import { keepDraft, writeDraft } from '@/data/sheet';
+import { keepDraft } from '@/data/sheet';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
-import { cutFileOf, fileOf, touchCut } from '../house/shareView';
+import { cutFileOf, fileOf } from '../house/shareView';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
-import { changeable } from './changeable';
+import { changeable, draftOver } from './changeable';
 
 /** One share among those of its farm. */
 export type FarmShare = {
@@ -176,19 +175,9 @@ export const copySheet = defineUseCase<Copy, { readonly gone: readonly string[] 
       if (sheet && isDeepStrictEqual(sheet.sheet, made.sheet)) continue;
       const problems = sheetProblems(situation, made.sheet);
       if (problems.length > 0) return { ...refuse('invalid', problems[0]!.message), problems };
-      if (!sheet) await beginUnder(house.db, share.id, house.setUp.number);
-      // What stood there stays as a version of its own.
+      // What stood there stays as a version of its own, whoever drafted it.
       await keepDraft(house.db, share.id);
-      await writeDraft(house.db, {
-        shareId: share.id,
-        version: (sheet?.version ?? 0) + 1,
-        sheet: made.sheet,
-        approved: false,
-        overrideReason: null,
-        at: instant(house.now),
-        actorId: house.actor.id,
-      });
-      touchCut(house, file.value);
+      await draftOver(house, file.value, made.sheet);
     }
     return success({ gone });
   },

@@ -3,12 +3,11 @@ import Joi from 'joi';
 import type { ShareId } from '@/core/order/animal';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
-import { writeDraft, writeReopening } from '@/data/sheet';
+import { writeReopening } from '@/data/sheet';
 import { clientId, id, words } from '../house/fields';
 import { refuse } from '../house/reasons';
-import { touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
-import { changeable } from './changeable';
+import { changeableAs, draftOver } from './changeable';
 import type { SavedSheet } from './saveSheet';
 
 type Input = { clientId: string; shareId: ShareId; version: number; reason: string };
@@ -25,25 +24,15 @@ export const reopenSheet = defineUseCase<Input, SavedSheet>({
     reason: words(300).required().label('why it changes'),
   }),
   subject: (input) => input.shareId,
-  run: async (house, { shareId: asked, version, reason }) => {
-    const found = await changeable(house, asked);
+  run: async (house, { shareId, version, reason }) => {
+    const found = await changeableAs(house, { shareId, version });
     if (!found.ok) return found;
     const { share, sheet } = found.value;
-    if (!sheet?.approved)
+    if (!sheet?.approved) {
       return refuse('not-approved', 'This sheet is not approved; it may be changed as it is.');
-    if (sheet.version !== version) {
-      return refuse('changed-elsewhere', 'This sheet was changed in another window. Look at it again first.');
     }
     const by = { at: instant(house.now), actorId: house.actor.id };
     await writeReopening(house.db, { id: randomUUID(), shareId: share.id, version, reason, ...by });
-    await writeDraft(house.db, {
-      ...sheet,
-      version: version + 1,
-      approved: false,
-      overrideReason: null,
-      ...by,
-    });
-    touchCut(house, found.value);
-    return success({ version: version + 1 });
+    return success(await draftOver(house, found.value, sheet.sheet));
   },
 });

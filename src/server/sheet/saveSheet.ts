@@ -6,14 +6,10 @@ import { success } from '@/core/quantity/result';
 import { sheetProblems } from '@/core/sheet/sheetProblems';
 import { sheetSchema } from '@/core/sheet/sheetSchema';
 import type { Sheet } from '@/core/sheet/types';
-import { instant } from '@/core/time/shopTime';
-import { beginUnder } from '@/data/book';
-import { keepDraft, writeDraft } from '@/data/sheet';
 import { id } from '../house/fields';
 import { refuse } from '../house/reasons';
-import { touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
-import { changeable } from './changeable';
+import { changeable, draftOver } from './changeable';
 
 export type SavedSheet = { readonly version: number };
 
@@ -35,10 +31,9 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     sheet: sheetSchema.required(),
   }),
   subject: (input) => input.shareId,
-  run: async (house, { shareId: asked, baseVersion, sheet }) => {
-    const found = await changeable(house, asked);
+  run: async (house, { shareId, baseVersion, sheet }) => {
+    const found = await changeable(house, shareId);
     if (!found.ok) return found;
-    const shareId = found.value.share.id;
     const { situation, sheet: latest } = found.value;
     if (latest && isDeepStrictEqual(latest.sheet, sheet)) return success({ version: latest.version });
     const problems = sheetProblems(situation, sheet);
@@ -58,13 +53,7 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
         'This sheet was changed in another window. Load it again; what you see here has not been saved.',
       );
     }
-    if (!latest) await beginUnder(house.db, shareId, house.setUp.number);
-    if (latest && latest.actorId !== house.actor.id) await keepDraft(house.db, shareId);
-    const version = (latest?.version ?? 0) + 1;
-    const by = { at: instant(house.now), actorId: house.actor.id };
-    await writeDraft(house.db, { shareId, version, sheet, approved: false, overrideReason: null, ...by });
-    touchCut(house, found.value);
-    return success({ version });
+    return success(await draftOver(house, found.value, sheet));
   },
 });
 

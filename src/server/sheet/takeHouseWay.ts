@@ -9,12 +9,12 @@ import { listed } from '@/core/quantity/listed';
 import { success } from '@/core/quantity/result';
 import { dayWords, instant } from '@/core/time/shopTime';
 import { beginUnder } from '@/data/book';
-import { callsOfShare, keepDraft, writeSheetVersion } from '@/data/sheet';
+import { callsOfShares, keepDraft, writeSheetVersion } from '@/data/sheet';
 import { clientId, id, words } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
-import { changeable } from './changeable';
+import { changeableAs } from './changeable';
 import type { SavedSheet } from './saveSheet';
 
 type Input = { clientId: string; shareId: ShareId; version: number; reason: string };
@@ -35,15 +35,15 @@ export const takeHouseWay = defineUseCase<Input, SavedSheet>({
   }),
   subject: (input) => input.shareId,
   run: async (house, { shareId: asked, version, reason }) => {
-    const found = await changeable(house, asked);
+    const found = await changeableAs(house, { shareId: asked, version });
     if (!found.ok) return found;
     const file = found.value;
     const { share, situation, sheet } = file;
-    if ((sheet?.version ?? 0) !== version) {
-      return refuse('changed-elsewhere', 'This sheet was changed meanwhile. Look at it again first.');
-    }
     if (sheet?.approved) return refuse('approved', 'This sheet is approved as it stands.');
-    const calls = await callsOfShare(house.db, share.id);
+    const calls = await callsOfShares(
+      house.db,
+      file.together.map((each) => each.id),
+    );
     const notYet = whyNotTheHouse(file, calls.length, house.now);
     if (notYet !== '') return refuse('not-yet', notYet);
     const { weights } = coldSides(file);

@@ -145,8 +145,9 @@ function Said({ name, wishes, state, onClose }: SaidProps) {
       <div className={styles.line}>
         {goals.map((goal) => (
           <span key={wishWords(goal.wish, words)} className={styles.goal}>
-            <button type="button" onClick={() => wishes.turn(goal)} title="must or rather">
-              <b>{wishWords(goal.wish, words)}</b> {goal.must ? 'must' : 'rather'}
+            <button type="button" onClick={() => wishes.turn(goal)} title="must, rather, above all">
+              <b>{wishWords(goal.wish, words)}</b>{' '}
+              {goal.must ? 'must' : goal.weight > 1 ? 'above all' : 'rather'}
             </button>
             <button
               type="button"

@@ -26,6 +26,17 @@ export type Wishes = {
   readonly stop: () => void;
 };
 
+/** How much a wish counts that is wanted more than the others. */
+const MUCH = 3;
+
+/** A must, a rather, a wish that counts more than the others, and a must again; an amount is never a must. */
+function turned(goal: Goal): Goal {
+  const isAmount = goal.wish.kind === 'most' || goal.wish.kind === 'least';
+  if (goal.must) return { ...goal, must: false, weight: 1 };
+  if (goal.weight === 1) return { ...goal, weight: MUCH };
+  return { ...goal, must: !isAmount, weight: 1 };
+}
+
 /** Wishes being said, and the sheets that meet them: searched anew whenever a wish or a pin changes. */
 export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): Wishes {
   const [goals, setGoals] = useState<readonly Goal[]>([]);
@@ -35,7 +46,8 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
       decisionsAsked(situation)
         .filter((decision) => {
           const answer = sheet.answers[decision.id];
-          return answer !== undefined && !isHouses(decision, answer, situation);
+          if (answer === undefined) return false;
+          return decision.id in sheet.secondSide || !isHouses(decision, answer, situation);
         })
         .map(({ id }) => id),
     [sheet, situation],
@@ -67,10 +79,9 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
   }, [goals, pins, sheet, shareId]);
   const change = (next: readonly Goal[]) => {
     setGoals(next);
-    if (next.length === 0) {
-      setFound(undefined);
-      setSearching(false);
-    }
+    // What was found for other wishes says nothing of these.
+    setFound(undefined);
+    if (next.length === 0) setSearching(false);
   };
   return {
     goals,
@@ -81,13 +92,14 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
       if (said.goals.length > 0) change([...goals, ...said.goals]);
     },
     drop: (goal) => change(goals.filter((each) => each !== goal)),
-    turn: (goal) => change(goals.map((each) => (each === goal ? { ...goal, must: !goal.must } : each))),
+    turn: (goal) => change(goals.map((each) => (each === goal ? turned(goal) : each))),
     pins,
     pinnable,
     togglePin: (row) => {
       const next = new Set(pins);
       if (!next.delete(row)) next.add(row);
       setPins(next);
+      setFound(undefined);
     },
     found,
     problem,
