@@ -29,6 +29,9 @@ describe('wishes as people say them', () => {
       ],
     ],
     ['roasts for ten Sundays', [{ kind: 'roastsAtLeast', count: 10 }]],
+    ['under $1,200', [{ kind: 'billAtMost', cents: 120_000 as never }]],
+    ['under four hundred fifty dollars', [{ kind: 'billAtMost', cents: 45_000 as never }]],
+    ['roasts for twenty Sundays', [{ kind: 'roastsAtLeast', count: 20 }]],
     ['as cheap as possible', [{ kind: 'least', of: 'bill' }]],
     [
       'mostly chops and keep the jowl',
@@ -43,9 +46,12 @@ describe('wishes as people say them', () => {
   });
 
   it('what is not understood is said back, and the rest counts', () => {
-    const { goals, unknown } = sayGoals(beef, 'something for the dog, no bones, and keep the unicorn');
+    const { goals, unknown } = sayGoals(
+      beef,
+      'something for the dog, no bones, 200 % fat, and keep the unicorn',
+    );
     expect(goals.map(({ wish }) => wish.kind)).toEqual(['noBones']);
-    expect(unknown).toEqual(['something for the dog', 'keep the unicorn']);
+    expect(unknown).toEqual(['something for the dog', '200 % fat', 'keep the unicorn']);
   });
 
   it('a limit is a must and an amount is not, and each is said in words', () => {

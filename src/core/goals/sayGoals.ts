@@ -1,5 +1,5 @@
 import { searchCuts } from '../names/searchCuts';
-import { NUMBER_WORDS } from '../quantity/numberWords';
+import { inDigits } from '../quantity/numberWords';
 import type { Cents } from '../quantity/money';
 import { decisionsAsked, type Situation } from '../sheet/situation';
 import type { AmountOf, Goal, Wish } from './goals';
@@ -16,13 +16,15 @@ const AMOUNTS: readonly (readonly [RegExp, AmountOf])[] = [
   [/meat|weight|home|everything/, 'home'],
 ];
 
-const NUMBER = `(\\d+(?:[.,]\\d+)?|${NUMBER_WORDS.slice(1).join('|')})`;
+const NUMBER = '(\\d+(?:[.,]\\d+)?)';
 
-/** `ten`, `5`, `4.5` */
-function numberOf(word: string): number {
-  const at = NUMBER_WORDS.indexOf(word);
-  return at > 0 ? at : Number(word.replace(',', '.'));
+/** `5`, `4.5`, `4,5` */
+function numberOf(digits: string): number {
+  return Number(digits.replace(',', '.'));
 }
+
+/** Fat of a grind that is worth asking for, percent. */
+const FAT = { least: 1, most: 60 };
 
 /**
  * Wishes as people say them: phrases apart by commas, `but`, `and`. A limit or a thing to keep is a must, an amount is
@@ -38,7 +40,7 @@ export function sayGoals(situation: Situation, text: string): Said {
   const goals: Goal[] = [];
   const unknown: string[] = [];
   for (const phrase of phrases) {
-    const wish = wishOf(situation, phrase);
+    const wish = wishOf(situation, inDigits(phrase));
     if (wish) goals.push({ wish, must: wish.kind !== 'most' && wish.kind !== 'least', weight: 1 });
     else unknown.push(phrase);
   }
@@ -49,7 +51,8 @@ function wishOf(situation: Situation, phrase: string): Wish | undefined {
   const fat = new RegExp(`${NUMBER}\\s*(?:%|percent|per cent)`).exec(phrase);
   if (fat && /fat|lean/.test(phrase)) {
     const said = numberOf(fat[1]!);
-    return { kind: 'fatAtMost', pct: /lean/.test(phrase) && !/fat/.test(phrase) ? 100 - said : said };
+    const pct = /lean/.test(phrase) && !/fat/.test(phrase) ? 100 - said : said;
+    return pct >= FAT.least && pct <= FAT.most ? { kind: 'fatAtMost', pct } : undefined;
   }
   const room = new RegExp(`${NUMBER}\\s*(?:cubic feet|cubic foot|cu ?ft)`).exec(phrase);
   if (room) return { kind: 'freezerAtMost', cuFt: numberOf(room[1]!) };

@@ -2,7 +2,8 @@ import { counted } from '../quantity/counted';
 import { inSentence } from '../quantity/inSentence';
 import { houseWay } from '../sheet/houseSheet';
 import { optionById, whyNotOffered, type Situation } from '../sheet/situation';
-import type { Decision } from '../species/types';
+import { withoutTitle } from '../sheet/summary';
+import type { Decision, Option } from '../species/types';
 import { titleOf, type Finding } from './findings';
 
 /** Something to ask a household, in words to be read out. */
@@ -37,7 +38,7 @@ function askOf(situation: Situation, { kind, decision: row, sentence, blocks }: 
   const decision = situation.species.decisions.find(({ id }) => id === row);
   if (!decision) return { ...ask, words: sentence, house: '' };
   const way = houseWay(decision, situation);
-  const house = `${inSentence(optionById(decision, way.options[0]!).label)}. ${way.reason}`;
+  const house = `${said(decision, optionById(decision, way.options[0]!))}. ${way.reason}`;
   const words = kind === 'unanswered' ? choiceWords(decision, situation) : sentence;
   return { ...ask, words, house: blocks ? house : '' };
 }
@@ -45,9 +46,14 @@ function askOf(situation: Situation, { kind, decision: row, sentence, blocks }: 
 /** `Skirt: kept; or to grind?` Labels have commas of their own. */
 function choiceWords(decision: Decision, situation: Situation): string {
   const offered = decision.options.filter((option) => whyNotOffered(option, situation) === undefined);
-  const labels = offered.map(({ label }) => inSentence(label));
+  const labels = offered.map((option) => said(decision, option));
   const last = labels.pop()!;
   return `${decision.title}: ${[...labels, labels.length > 0 ? `or ${last}` : last].join('; ')}?`;
+}
+
+/** A way as it is said after its row: `to grind`, not `skirt to grind`. */
+function said({ title }: Decision, { label }: Option): string {
+  return inSentence(withoutTitle(label, title));
 }
 
 /** The asks that are read out, and in one sentence what is left to the sheet itself. */

@@ -80,7 +80,7 @@ describe('what there is to ask', () => {
     const [ask] = asksOf(half, findings({ ...house, answers }));
     expect(ask).toMatchObject({ decision: 'butt', title: 'Butt', waits: true });
     expect(ask!.words).toMatch(/^Butt: .+ or .+\?$/);
-    expect(ask!.house).toBe('butt roast, bone-in. The favourite slow roast.');
+    expect(ask!.house).toBe('roast, bone-in. The favourite slow roast.');
   });
 
   it('of a sheet on which nothing stands is not read out row by row', () => {

@@ -99,3 +99,10 @@ export function extrasSummary(
   const words = [WRAP_WORDS[wrap], ...kept.map((title) => `${title} kept`)].join(', ');
   return asked.length === 0 ? words : `${words}; from the kill floor: ${asked.join(', ')}`;
 }
+
+/** What is said of a row without the row's own name at its beginning: `Flank steak kept` is `kept`. */
+export function withoutTitle(words: string, title: string): string {
+  if (!words.toLowerCase().startsWith(title.toLowerCase())) return words;
+  const rest = words.slice(title.length);
+  return /^[\s,]+\S/.test(rest) ? rest.replace(/^[\s,]+/, '') : words;
+}

@@ -3,7 +3,7 @@ import type { ForecastLine } from '@/core/forecast/types';
 import { P90_DEVIATIONS } from '@/core/forecast/spread';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import { isHouses } from '@/core/setUp/houseFromAnswer';
-import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
+import { answerSummary, extrasSummary, grindSummary, withoutTitle } from '@/core/sheet/summary';
 import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import type { Decision, Destination } from '@/core/species/types';
 import { EXTRAS_ROW, FAT_BESIDE, GRIND_ROW } from './rows';
@@ -54,13 +54,6 @@ export function decisionRow({ sheet, situation, findings, now }: Stands, decisio
     changed: answer !== undefined && !isHouses(decision, answer, situation),
     otherSide: right !== undefined,
   };
-}
-
-/** What is said of a row without the row's own name at its beginning: `Flank steak kept` is `kept`. */
-export function withoutTitle(words: string, title: string): string {
-  if (!words.toLowerCase().startsWith(title.toLowerCase())) return words;
-  const rest = words.slice(title.length);
-  return /^[\s,]+\S/.test(rest) ? rest.replace(/^[\s,]+/, '') : words;
 }
 
 function figuresOf(lines: readonly ForecastLine[]): Pick<RowWords, 'weight' | 'spread'> {

@@ -135,27 +135,12 @@ export function ShopRules({ state, label }: { state: SetUpState; label: LabelSam
           ))}
         </tbody>
       ))}
-      <LabelRules state={state} first={label} />
       <tbody>
         <tr className={styles.part}>
-          <th colSpan={2}>The week, and what there is to cut with</th>
+          <th colSpan={2}>A sheet about which nobody answers</th>
         </tr>
-        {Object.entries(WEEK).map(([key, label]) => (
-          <tr key={key}>
-            <td>{label}</td>
-            <td>
-              <Weekdays
-                label={label}
-                chosen={rules.week[key as keyof typeof WEEK]}
-                onChange={(days) =>
-                  void state.change({ kind: 'rules', rules: { week: { ...rules.week, [key]: days } } })
-                }
-              />
-            </td>
-          </tr>
-        ))}
         <tr>
-          <td>When nobody answers about a sheet</td>
+          <td>By the day it must stand</td>
           <td>
             <Toggle
               pressed={rules.noAnswer.does === 'house'}
@@ -188,6 +173,26 @@ export function ShopRules({ state, label }: { state: SetUpState; label: LabelSam
             </td>
           </tr>
         )}
+      </tbody>
+      <LabelRules state={state} first={label} />
+      <tbody>
+        <tr className={styles.part}>
+          <th colSpan={2}>The week, and what there is to cut with</th>
+        </tr>
+        {Object.entries(WEEK).map(([key, label]) => (
+          <tr key={key}>
+            <td>{label}</td>
+            <td>
+              <Weekdays
+                label={label}
+                chosen={rules.week[key as keyof typeof WEEK]}
+                onChange={(days) =>
+                  void state.change({ kind: 'rules', rules: { week: { ...rules.week, [key]: days } } })
+                }
+              />
+            </td>
+          </tr>
+        ))}
         <tr>
           <td>Band saw</td>
           <td>

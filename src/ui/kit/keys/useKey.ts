@@ -21,10 +21,25 @@ export function useKey<S extends Scope>(
     preventDefault: true,
     useKey: key.byCharacter ?? false,
     ignoreModifiers: key.byCharacter ?? false,
-    // A radio button that was pressed keeps the focus and must not swallow the keys of the page.
-    enableOnFormTags: key.inFields ? true : key.inText ? ['input', 'radio'] : ['radio'],
-    ignoreEventWhen: (event) => isOfItsOwn(event, key) || going.isSecond(event),
+    // Which fields a key rests in is said below, not by their tags: a switch that was pressed keeps the hand.
+    enableOnFormTags: true,
+    ignoreEventWhen: (event) => restsIn(event, key) || isOfItsOwn(event, key) || going.isSecond(event),
   });
+}
+
+/** Inputs that take a press and no letters. */
+const PRESSED = ['radio', 'checkbox', 'button', 'submit'];
+/** What moves the choice of a switch that has the hand. */
+const MOVES_A_SWITCH = ['ArrowLeft', 'ArrowRight', ' '];
+
+/** Whether somebody types where the hand is, and the key is theirs. */
+function restsIn({ key: pressed, target }: KeyboardEvent, { inFields, inText }: Key): boolean {
+  if (inFields === true) return false;
+  if (target instanceof HTMLInputElement) {
+    if (PRESSED.includes(target.type)) return MOVES_A_SWITCH.includes(pressed);
+    return inText !== true;
+  }
+  return target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
 }
 
 /** Whether what has the hand does something of its own at this key. */
