@@ -29,13 +29,13 @@ export type Goal = {
 };
 
 const AMOUNT_WORDS: Readonly<Record<AmountOf, string>> = {
-  grind: 'ground meat and sausage',
-  steaks: 'steaks and chops',
-  roasts: 'roasts',
-  cured: 'cured and smoked',
-  bones: 'ribs and bones',
-  home: 'weight home',
-  quick: 'meat that cooks quickly',
+  grind: 'much ground meat and sausage',
+  steaks: 'many steaks and chops',
+  roasts: 'many roasts',
+  cured: 'much cured and smoked',
+  bones: 'many ribs and bones',
+  home: 'much weight home',
+  quick: 'much that cooks quickly',
 };
 
 /** A wish in words: `as much sausage as possible`. */
@@ -45,7 +45,7 @@ export function wishWords(
 ): string {
   switch (wish.kind) {
     case 'most':
-      return `as much ${AMOUNT_WORDS[wish.of]} as possible`;
+      return `as ${AMOUNT_WORDS[wish.of]} as possible`;
     case 'least':
       return wish.of === 'bill' ? 'as cheap as possible' : 'as little freezer as possible';
     case 'keep':

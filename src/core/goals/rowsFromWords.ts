@@ -1,4 +1,4 @@
-import { formOf } from '../sheet/houseSheet';
+import { formOf, houseAnswer } from '../sheet/houseSheet';
 import { decisionsAsked, optionById, whyNotOffered, type Situation } from '../sheet/situation';
 import { answerSummary } from '../sheet/summary';
 import type { Answer, Sheet } from '../sheet/types';
@@ -65,8 +65,9 @@ function rowOf(
   const sized = /^(?:(extra )?(thick|thin)) (.+)$/.exec(phrase);
   if (!sized) return undefined;
   const decision = decisionNamed(sized[3]!);
-  const answer = decision && (sheet.answers[decision.id] ?? undefined);
-  if (!decision || !answer) return undefined;
+  if (!decision) return undefined;
+  // Where nothing is said yet, it is our usual way, so thick.
+  const answer = sheet.answers[decision.id] ?? houseAnswer(decision, situation);
   const times = THICKER[sized[2] as keyof typeof THICKER];
   const forms = answer.forms.map((form) => {
     const spec = optionById(decision, form.option).params?.find(isThickness);

@@ -1,4 +1,5 @@
 import { half, house } from '../tests/halfHog';
+import { emptySheet } from '../sheet/houseSheet';
 import { speciesById } from '../tests/catalogue';
 import type { Wish } from './goals';
 import { wishWords } from './goals';
@@ -76,6 +77,11 @@ describe('instructions in free words', () => {
     expect(rows[1]!.answer.forms[0]!.params.thickness).toBe(1.5);
     expect(rows[2]!.says).toMatch(/^Picnic: /);
     expect(left).toEqual(['ring me first']);
+  });
+
+  it('of a row that is not answered yet are meant of our usual way', () => {
+    const { rows } = rowsFromWords(half, emptySheet(half), 'thin chops');
+    expect(rows.map(({ says }) => says)).toEqual([expect.stringMatching(/^Center loin: .*1\/2 in/)]);
   });
 
   it('of what has no such way stay words', () => {

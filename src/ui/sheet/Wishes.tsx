@@ -197,7 +197,7 @@ function Said({ name, wishes, state, onClose }: SaidProps) {
         )}
         {!searching && found && goals.length > 0 && statusWords(found, words)}
       </p>
-      {problem !== '' && <Failed words={problem} />}
+      {problem !== '' && <Failed words={problem} onAgain={wishes.again} />}
     </header>
   );
 }

@@ -152,5 +152,7 @@ describe('a sheet that is being answered', () => {
       7,
       'mine and theirs',
     ]);
+    saver.change(sheet('theirs'));
+    expect([saver.saving.get().state, kept()]).toEqual(['saved', undefined]);
   });
 });

@@ -1,3 +1,4 @@
+import isDeepEqual from 'fast-deep-equal';
 import type { Result } from '@/core/quantity/result';
 import type { Sheet } from '@/core/sheet/types';
 import { isUnanswered } from '../kit/act';
@@ -66,7 +67,7 @@ export class SheetSaver {
   }
 
   change(sheet: Sheet): void {
-    this.latest = this.approved && sheet === this.base ? undefined : sheet;
+    this.latest = this.approved && isDeepEqual(sheet, this.base) ? undefined : sheet;
     this.keepLatest();
     if (this.approved) {
       this.saving.set(this.latest ? HELD : SAVED);

@@ -1,5 +1,6 @@
 'use client';
 
+import isDeepEqual from 'fast-deep-equal';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Evaluation, Ground } from '@/core/questions/evaluate';
 import { findingsOf, type Finding } from '@/core/questions/findings';
@@ -171,7 +172,7 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
       undo: mayUndo ? undo : undefined,
       redo: mayRedo ? redo : undefined,
       moved,
-      approved: sheet === approvedSheet,
+      approved: approvedSheet !== undefined && isDeepEqual(sheet, approvedSheet),
       reopened,
     };
   }, [

@@ -24,6 +24,8 @@ export type Wishes = {
   readonly problem: string;
   readonly searching: boolean;
   readonly stop: () => void;
+  /** Searches once more, after the house did not answer. */
+  readonly again: () => void;
 };
 
 /** How much a wish counts that is wanted more than the others. */
@@ -57,6 +59,7 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
   const [found, setFound] = useState<Found>();
   const [problem, setProblem] = useState('');
   const [searching, setSearching] = useState(false);
+  const [turn, setTurn] = useState(0);
   const running = useRef<AbortController>(undefined);
   const stop = useCallback(() => {
     running.current?.abort();
@@ -68,6 +71,7 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
     running.current = mine;
     const search = async () => {
       setSearching(true);
+      setProblem('');
       const answer = await searchSheets({ shareId, sheet, goals: [...goals], pins: [...pins] }, mine.signal);
       if (!answer) return;
       setSearching(false);
@@ -76,7 +80,7 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
     };
     void search();
     return () => mine.abort();
-  }, [goals, pins, sheet, shareId]);
+  }, [goals, pins, sheet, shareId, turn]);
   const change = (next: readonly Goal[]) => {
     setGoals(next);
     // What was found for other wishes says nothing of these.
@@ -105,5 +109,6 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
     problem,
     searching,
     stop,
+    again: () => setTurn(turn + 1),
   };
 }
