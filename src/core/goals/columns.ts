@@ -8,10 +8,13 @@ import { emptySheet, formOf } from '../sheet/houseSheet';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import type { Answer, Sheet } from '../sheet/types';
 import type { Decision, Destination, Option } from '../species/types';
+import { isWholeSteak } from './score';
 
 /** What answers give, as far as wishes go: thousandths of the shop's unit, counts, cents. All of it adds up over groups. */
 export type Gives = {
   readonly cuts: Readonly<Record<Destination, number>>;
+  /** Steaks and chops that are pieces; cubes and strips are none, whatever they go beside. */
+  readonly wholeSteaks: number;
   readonly roastPacks: number;
   readonly lean: number;
   readonly attachedFat: number;
@@ -113,14 +116,17 @@ function givesOf({ priceList, bill, own }: Ground, sheet: Sheet, { forecast }: J
   const cold = own ? (ownOf(forecast.coldWeight, own.share, own.together) as Weight) : forecast.coldWeight;
   const mine = own ? ownItems(items, own.share, own.together) : items;
   const cuts = { steaks: 0, roasts: 0, grind: 0, cured: 0, bones: 0, offal: 0, lost: 0 };
-  let roastPacks = 0;
-  for (const { destination, packaged, packs } of cut.lines) {
+  let [roastPacks, wholeSteaks] = [0, 0];
+  for (const line of cut.lines) {
+    const { destination, packaged, packs } = line;
     cuts[destination] += packaged;
     if (destination === 'roasts') roastPacks += packs;
+    if (isWholeSteak(line)) wholeSteaks += packaged;
   }
   const { lean, fat, attachedFat } = forecast.pool;
   return {
     cuts,
+    wholeSteaks,
     roastPacks,
     lean,
     attachedFat,
@@ -136,6 +142,7 @@ function less(a: Gives, b: Gives): Gives {
   ) as Gives['cuts'];
   return {
     cuts,
+    wholeSteaks: a.wholeSteaks - b.wholeSteaks,
     roastPacks: a.roastPacks - b.roastPacks,
     lean: a.lean - b.lean,
     attachedFat: a.attachedFat - b.attachedFat,

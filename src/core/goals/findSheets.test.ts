@@ -124,6 +124,16 @@ describe('a search for sheets', () => {
     expect(proposals[0]!.bound).toBeNull();
   });
 
+  it('as many steaks as possible are steaks, not stew', async () => {
+    const ground = groundOf('beef');
+    const goals = [rather({ kind: 'most', of: 'steaks' })];
+    const { proposals } = await findSheets(ground, houseSheet(ground.situation), { goals, pins: none });
+    const diced = proposals[0]!.forecast.lines.filter(
+      ({ destination, pieces }) => destination === 'steaks' && pieces === null,
+    );
+    expect(diced.map(({ cut }) => cut)).toEqual([]);
+  });
+
   it('that cannot be kept names what is too much, and shows the closest', async () => {
     const ground = groundOf('beef');
     const small = must({ kind: 'freezerAtMost', cuFt: 3 });

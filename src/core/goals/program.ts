@@ -74,7 +74,9 @@ export class Program {
       this.gives(({ gives }) => gives.cuts[name] / UNIT, this.choices.base.cuts[name] / UNIT);
     const grind: Sum = { terms: new Map([['G', 1]]), constant: 0 };
     if (of === 'grind') return grind;
-    if (of === 'quick') return added([cuts('steaks'), grind]);
+    const steaks = this.gives(({ gives }) => gives.wholeSteaks / UNIT, this.choices.base.wholeSteaks / UNIT);
+    if (of === 'steaks') return steaks;
+    if (of === 'quick') return added([steaks, grind]);
     if (of !== 'home') return cuts(of);
     return added([...(['steaks', 'roasts', 'grind', 'cured', 'bones', 'offal'] as const).map(cuts), grind]);
   }

@@ -1,3 +1,4 @@
+import type { ForecastLine } from '../forecast/types';
 import { convertUnits, inUnits, sumWeights } from '../quantity/weight';
 import type { Evaluation } from '../questions/evaluate';
 import { decisionsAsked, optionById, type Situation } from '../sheet/situation';
@@ -103,10 +104,16 @@ function hasBones({ species }: Situation, decision: Decision, { forms }: Answer)
 /** How much of something a sheet gives, thousandths. */
 export function amountOf(of: AmountOf, { forecast }: Evaluation) {
   if (of === 'home') return forecast.takeHome;
-  const named = of === 'quick' ? ['steaks', 'grind'] : [of];
-  return sumWeights(
-    forecast.lines.filter(({ destination }) => named.includes(destination)).map(({ packaged }) => packaged),
-  );
+  const counts = (line: ForecastLine) =>
+    of === 'steaks' || of === 'quick'
+      ? isWholeSteak(line) || (of === 'quick' && line.destination === 'grind')
+      : line.destination === of;
+  return sumWeights(forecast.lines.filter(counts).map(({ packaged }) => packaged));
+}
+
+/** Whether a line is steaks or chops that one can count: stew and strips go the same way and are neither. */
+export function isWholeSteak({ destination, pieces }: Pick<ForecastLine, 'destination' | 'pieces'>): boolean {
+  return destination === 'steaks' && pieces !== null;
 }
 
 /** A cubic foot of freezer as weight, in the shop's unit. */

@@ -13,7 +13,7 @@ export function MadeUnder({ view }: { view: TicketView }) {
   return (
     <p className="quiet">
       Begun under step {sheet.setUp} of the shop’s set-up, which is at {setUp} now.{' '}
-      {office && balance === null && (
+      {office && balance === null && !sheet.approved && (
         <Button size="small" loading={busy} onClick={() => void ask({ shareId })}>
           Put it under today’s
         </Button>
