@@ -20,6 +20,7 @@ import { prepareShop, setUpShop } from '@/server/setUp';
 const { values } = parseArgs({
   options: {
     shop: { type: 'string' },
+    phone: { type: 'string' },
     unit: { type: 'string' },
     currency: { type: 'string' },
     zone: { type: 'string' },
@@ -46,6 +47,7 @@ async function asked() {
     secret:
       process.env.FRACTUM_OWNER_SECRET ??
       (await password({ message: "The owner's secret, ten letters or more:", mask: true })),
+    phone: values.phone ?? null,
     establishment: null,
     codePrefix: '200',
   };

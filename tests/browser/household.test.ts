@@ -123,6 +123,57 @@ describe('the network away', () => {
   });
 });
 
+describe('before booking', () => {
+  let visitor: Person;
+  beforeAll(async () => {
+    visitor = await Person.arrive(demo.address, TELEPHONE);
+  });
+  afterAll(async () => visitor?.leave());
+
+  it('a visitor tries a sheet on a usual animal, leaves, finds it again, and takes it along', async () => {
+    await visitor.open('/blank/lamb');
+    await visitor.click('try it on a usual one', 'a');
+    await visitor.sees('How would you like a lamb cut?');
+    expect(await seriousTroubles(visitor)).toEqual([]);
+    await visitor.click('Begin at the');
+    await visitor.click('Next,');
+    await visitor.sees('2 of');
+    await visitor.sees('kept', 'header');
+    await visitor.driver.navigate().refresh();
+    await visitor.click('Go on at the');
+    await visitor.click('All that is left the way you usually do');
+    await visitor.network(false);
+    await visitor.click('Take it along');
+    await visitor.sees('There is no network just now.', '[role="alert"]');
+    await visitor.network(true);
+    await visitor.click('Take it along');
+    await visitor.sees('Say this when you book');
+    expect(await seriousTroubles(visitor)).toEqual([]);
+  });
+
+  it('and the counter books it by the code that is said', async () => {
+    const code = /[A-Z2-9]{4}-[A-Z2-9]{4}/.exec(await visitor.text('[role="status"] p'))![0];
+    await tove.open('/book');
+    await tove.type('#farm_name', 'Low Tarn');
+    await tove.type('#animal_tag', 'L777');
+    await tove.type('#shares_0_owner_name', 'Wren Halloran');
+    await tove.click('not sold yet', '*[@aria-label="right half"]//button');
+    await tove.click('one they tried', '*[@aria-label="left half"]//button');
+    await tove.type('[placeholder="K7QM-4XTB"]', 'abcd-efgh');
+    await tove.keys(Key.TAB);
+    await tove.sees('No sheet is kept under abcd-efgh');
+    await tove.type('[placeholder="K7QM-4XTB"]', code.toLowerCase().replace('-', ' '));
+    await tove.keys(Key.TAB);
+    await tove.sees(/lamb, \d+ choices, tried/);
+    await tove.click('Book it in');
+    await tove.sees('L777 is booked.');
+    await tove.open('/book');
+    await tove.click('Wren Halloran', 'a');
+    await tove.sees('complete', 'header');
+    await tove.open(sheet);
+  });
+});
+
 describe('two ways side by side', () => {
   it('says what the other gives and takes, and what was taken is taken back', async () => {
     await tove.click('Against');

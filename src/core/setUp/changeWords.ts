@@ -41,6 +41,7 @@ const SPECIES_RULE_WORDS: Readonly<Record<keyof SpeciesRules, string>> = {
 
 const SHOP_WORDS: Readonly<Record<keyof ShopFacts, string>> = {
   name: 'name of the shop',
+  phone: 'telephone of the shop',
   establishment: 'establishment number',
   codePrefix: 'company prefix',
 };

@@ -120,7 +120,7 @@ export type SetUpStep = {
 };
 
 /** What of the shop itself may change: its unit and its zone never do. */
-export type ShopFacts = Partial<Pick<Shop, 'name' | 'establishment' | 'codePrefix'>>;
+export type ShopFacts = Partial<Pick<Shop, 'name' | 'phone' | 'establishment' | 'codePrefix'>>;
 
 /** One thing that an owner changes. */
 export type SetUpChange =

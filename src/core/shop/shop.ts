@@ -12,6 +12,8 @@ export type Shop = {
   readonly currency: string;
   /** Number of the inspected establishment; null for a shop without one. */
   readonly establishment: string | null;
+  /** What its customers ring; null while nobody has said. */
+  readonly phone: string | null;
   /** Digits that the shop's item numbers begin with in the bars of a label. */
   readonly codePrefix: string;
   readonly demo: boolean;
@@ -21,6 +23,7 @@ export type Shop = {
 export const shopFields = {
   name: Joi.string().trim().min(1).max(80),
   establishment: Joi.string().trim().max(20).allow(null),
+  phone: Joi.string().trim().max(30).allow(null),
   // Behind more digits there is no room for the item numbers in the bars of a label.
   codePrefix: Joi.string().pattern(/^\d{3,7}$/, { name: '3 to 7 digits' }),
 };

@@ -9,3 +9,4 @@ export {
   type Link,
   type SheetSend,
 } from './links';
+export { countTriedSheets, triedSheetBy, writeTriedSheet, type TriedSheet } from './triedSheets';

@@ -19,6 +19,7 @@ import * as links from './017-links';
 import * as reopenings from './018-reopenings';
 import * as doubts from './019-doubts';
 import * as templates from './020-templates';
+import * as triedSheets from './021-tried-sheets';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -44,6 +45,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['018-reopenings', reopenings],
   ['019-doubts', doubts],
   ['020-templates', templates],
+  ['021-tried-sheets', triedSheets],
 ];
 
 async function noWayBack(): Promise<void> {

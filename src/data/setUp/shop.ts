@@ -22,7 +22,7 @@ export async function writeShop(db: Database, shop: Shop): Promise<void> {
 /** Puts right what of the shop itself may change. */
 export async function changeShop(
   db: Database,
-  facts: Partial<Pick<Shop, 'name' | 'establishment' | 'codePrefix'>>,
+  facts: Partial<Pick<Shop, 'name' | 'phone' | 'establishment' | 'codePrefix'>>,
 ): Promise<void> {
   if (Object.keys(facts).length > 0) await db('shop').where({ id: 1 }).update(facts);
 }

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { listInForce } from '@/core/charges/priceList';
 import { blankSheetOf, type BlankSheet } from '@/core/order/blankSheet';
+import { typicalSituation } from '@/core/order/typicalShare';
 import { success } from '@/core/quantity/result';
 import { dayIn } from '@/core/time/shopTime';
 import { readPriceLists, readShop } from '@/data/setUp';
@@ -19,13 +20,7 @@ export const blankSheetView = defineUseCase<{ species: string }, BlankSheet>({
     if (!species) return refuse('not-found', 'We do not cut that animal.', 'species');
     const shop = await readShop(db);
     const list = listInForce(await readPriceLists(db), dayIn(shop.zone, now));
-    const situation = {
-      species,
-      unit: shop.unit,
-      sides: 1 as const,
-      addOns: [],
-      tools: setUp.rules.tools,
-    };
+    const situation = typicalSituation({ species, unit: shop.unit, tools: setUp.rules.tools, sides: 1 });
     return success(blankSheetOf(situation, { shopName: shop.name, list }));
   },
 });

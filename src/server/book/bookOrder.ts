@@ -7,7 +7,7 @@ import { readOrder, sheetOfPart, situationOf, type ReadingShop } from '@/core/or
 import { cents } from '@/core/quantity/money';
 import { sheetAgain } from '@/core/sheet/again';
 import type { Sheet } from '@/core/sheet/types';
-import { success, type Failure } from '@/core/quantity/result';
+import { success, type Failure, type Result } from '@/core/quantity/result';
 import type { Shop } from '@/core/shop/shop';
 import { dayIn, instant, type Day } from '@/core/time/shopTime';
 import { nextOrderNumber, writeAnimal, writeShare, writeSide } from '@/data/book';
@@ -16,8 +16,9 @@ import { readPriceLists, readShop } from '@/data/setUp';
 import { writeSheetVersion } from '@/data/sheet';
 import { writeTicket } from '../hang/writeTicket';
 import { clientId, id } from '../house/fields';
-import { refuse, type Refusal } from '../house/reasons';
+import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
+import { triedSheetOf } from '../links/triedSheets';
 import { confirmBookings } from './messages';
 import { personOf } from './people';
 
@@ -38,7 +39,7 @@ export const bookOrder = defineUseCase<{ clientId: string; document: unknown }, 
     if (!read.ok) return read;
     const refused = await whyRefused(house, place.shop, read.value);
     if (refused) return refused;
-    const written = await writeOrder(house, place, { order: read.value, lastTimes: [] });
+    const written = await writeOrder(house, place, { order: read.value, before: [] });
     return success({ animalId: written.animalId });
   },
 });
@@ -53,6 +54,8 @@ export const bookAnimals = defineUseCase<
     documents: readonly unknown[];
     /** Shares whose sheet is the same as that of an earlier one, by animal and share: `0.1`. */
     lastTimes?: Readonly<Record<string, ShareId>>;
+    /** Shares whose sheet was tried before booking, by its code. */
+    tried?: Readonly<Record<string, string>>;
     /** Whether everybody is told. */
     confirm?: boolean;
   },
@@ -70,10 +73,11 @@ export const bookAnimals = defineUseCase<
     clientId,
     documents: Joi.array().items(Joi.any().required()).min(1).max(MOST_ANIMALS).required(),
     lastTimes: Joi.object().pattern(/^\d+\.\d+$/, id),
+    tried: Joi.object().pattern(/^\d+\.\d+$/, Joi.string().max(40).allow('')),
     confirm: Joi.boolean(),
   }),
   subject: ({ documents }) => `${documents.length} animals`,
-  run: async (house, { documents, lastTimes = {}, confirm = false }) => {
+  run: async (house, { documents, lastTimes = {}, tried = {}, confirm = false }) => {
     const place = await placeOf(house);
     const read = documents.map((document) => readOrder(document, place.reading));
     const problems = read.flatMap((each, at) => (each.ok ? [] : problemsOf(each, at)));
@@ -86,8 +90,14 @@ export const bookAnimals = defineUseCase<
     for (const [at, order] of orders.entries()) {
       const refused = saidBefore(orders, at) ?? (await whyRefused(house, place.shop, order));
       if (refused) return { ...refused, field: `documents.${at}.${refused.field ?? 'animal'}` };
-      const again = order.shares.map((_, share) => lastTimes[`${at}.${share}`]);
-      const written = await writeOrder(house, place, { order, lastTimes: again });
+      const before: (Sheet | undefined)[] = [];
+      for (const share of order.shares.keys()) {
+        const place = `${at}.${share}`;
+        const found = await sheetBefore(house, order, { lastTime: lastTimes[place], tried: tried[place] });
+        if (!found.ok) return { ...found, field: `documents.${at}.shares.${share}.tried` };
+        before.push(found.value);
+      }
+      const written = await writeOrder(house, place, { order, before });
       animalIds.push(written.animalId);
       shareIds.push(...written.shareIds);
     }
@@ -158,16 +168,33 @@ async function whyRefused(house: House, shop: Shop, { animal }: OrderDocument): 
   return undefined;
 }
 
+/** The sheet that a share is to begin with: what they had last time, or what they tried before booking. */
+async function sheetBefore(
+  house: House,
+  { animal }: OrderDocument,
+  { lastTime, tried }: { readonly lastTime?: ShareId | undefined; readonly tried?: string | undefined },
+): Promise<Result<Sheet | undefined, Reason>> {
+  if (tried !== undefined) {
+    const found = await triedSheetOf(house, tried);
+    if (!found.ok) return found;
+    return found.value.species === animal.species
+      ? success(found.value.sheet)
+      : refuse('not-that-animal', `The sheet that was tried is of ${found.value.species}.`);
+  }
+  const file = lastTime && (await house.files.read(house.db, lastTime));
+  return success(file && file.animal.species === animal.species ? file.sheet?.sheet : undefined);
+}
+
 type ToBook = {
   readonly order: OrderDocument;
-  /** Share by share, the earlier one whose sheet is asked again. */
-  readonly lastTimes: readonly (ShareId | undefined)[];
+  /** Share by share, the sheet that it begins with. */
+  readonly before: readonly (Sheet | undefined)[];
 };
 
 async function writeOrder(
   house: House,
   place: Place,
-  { order: document, lastTimes }: ToBook,
+  { order: document, before }: ToBook,
 ): Promise<{ animalId: AnimalId; shareIds: ShareId[] }> {
   const list = listInForce(await readPriceLists(house.db), dayIn(place.shop.zone, house.now))!;
   const animal: Animal = {
@@ -194,8 +221,7 @@ async function writeOrder(
   }
   const shareIds: ShareId[] = [];
   for (const [at, share] of document.shares.entries()) {
-    const lastTime = lastTimes[at];
-    const booking = { document, animal, at, share, ...(lastTime ? { lastTime } : {}) };
+    const booking = { document, animal, at, share, before: before[at] };
     shareIds.push(await writeShareOf(house, place, booking));
   }
   return { animalId: animal.id, shareIds };
@@ -206,7 +232,7 @@ type Booking = {
   readonly animal: Animal;
   readonly at: number;
   readonly share: ShareDocument;
-  readonly lastTime?: ShareId;
+  readonly before: Sheet | undefined;
 };
 
 async function writeShareOf(house: House, place: Place, booking: Booking): Promise<ShareId> {
@@ -228,7 +254,7 @@ async function writeShareOf(house: House, place: Place, booking: Booking): Promi
   };
   await writeShare(house.db, written);
   house.touch(written.id);
-  const sheet = await sheetOf(house, place, booking);
+  const sheet = sheetOf(place, booking);
   if (sheet) {
     await writeSheetVersion(house.db, {
       shareId: written.id,
@@ -243,19 +269,12 @@ async function writeShareOf(house: House, place: Place, booking: Booking): Promi
   return written.id;
 }
 
-/** The sheet a share begins with: that of its file, or of last time. Who is cut as one has one, and it is the first one's. */
-async function sheetOf(
-  house: House,
-  { reading }: Place,
-  { document, at, share, lastTime }: Booking,
-): Promise<Sheet | undefined> {
+/** The sheet a share begins with. Who is cut as one has one, and it is the first one's. */
+function sheetOf({ reading }: Place, { document, at, share, before }: Booking): Sheet | undefined {
   const isFirst = document.shares.findIndex((each) => each.part === share.part) === at;
   if (!isFirst) return undefined;
   const situation = situationOf(reading, document, share.part);
-  const before = lastTime && (await house.files.read(house.db, lastTime));
-  if (before?.sheet && before.animal.species === document.animal.species) {
-    return sheetAgain(before.sheet.sheet, situation).sheet;
-  }
+  if (before) return sheetAgain(before, situation).sheet;
   const said = sheetOfPart(document, share);
   return said && readSheet(said, situation, document.unit).sheet;
 }

@@ -44,6 +44,7 @@ export async function setUpDemoShop(
     unit,
     zone: 'Europe/London',
     currency: '$',
+    phone: '555 0120',
     establishment: null,
     codePrefix: '200',
     demo: true,

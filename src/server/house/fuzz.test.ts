@@ -112,6 +112,11 @@ describe('whatever is asked', () => {
       messagesView: {},
       orderFileView: { shareId },
       blankSheetView: { species: 'hog' },
+      shopFrontView: {},
+      trySheetView: { species: 'hog', sides: 1 },
+      trySpeciesView: { species: 'hog' },
+      keepTriedSheet: { clientId: randomUUID(), species: 'hog', sides: 1, sheet },
+      triedSheetView: { code: 'K7QM-4XTB' },
       weighSide: {
         clientId: randomUUID(),
         sideId,

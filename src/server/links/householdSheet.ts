@@ -10,19 +10,23 @@ import { sheetCopyOf, type SheetCopy } from '@/core/order/sheetCopy';
 import { ZERO_CENTS } from '@/core/quantity/money';
 import { success, type Result } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
-import { dayWords, daysAfter } from '@/core/time/shopTime';
-import { linksOfShare } from '@/data/links';
+import { dayWords, daysAfter, momentWords } from '@/core/time/shopTime';
+import { linksOfShare, sendsOfShare } from '@/data/links';
 import { id } from '../house/fields';
 import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
 import { settlementOf } from '../settle/settleView';
 import { defineUseCase, type House } from '../house/useCase';
-import { sheetOf, type SheetView } from '../sheet/sheetView';
+import { openSheetOf, type OpenSheet } from '../sheet/sheetView';
+import type { ShopFront } from './triedSheets';
 
 /** A household's own sheet, with what it is told around it; nobody else's name or number is in it. */
 export type HouseholdSheet = {
-  readonly sheet: SheetView;
-  readonly shopName: string;
+  readonly shareId: ShareId;
+  readonly sheet: OpenSheet;
+  /** When it was last sent to the shop; null when it was not. */
+  readonly sent: string | null;
+  readonly shop: ShopFront;
   readonly household: string;
   readonly animal: {
     readonly species: string;
@@ -66,10 +70,13 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
   async (house, { cut, own }) => {
     const { shop, animal, situation } = cut;
     const prices = await showsPrices(house, own.share.id);
+    const [sent] = await sendsOfShare(house.db, cut.share.id);
     const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
     return success({
-      sheet: await ownSheetOf(house, { cut, own }, prices),
-      shopName: shop.name,
+      shareId: own.share.id,
+      sheet: ownSheetOf(house, { cut, own }, prices),
+      sent: sent ? momentWords(shop.zone, sent.at) : null,
+      shop: { name: shop.name, phone: shop.phone },
       household: own.share.owner.name,
       animal: {
         species: situation.species.name.toLowerCase(),
@@ -110,28 +117,18 @@ async function showsPrices(house: House, shareId: ShareId): Promise<boolean> {
   return links.some((link) => link.id === house.actor.id && link.prices);
 }
 
-/**
- * The sheet that a household is cut by with its own bill, and without what is the shop's or another household's: names,
- * numbers, calls, and prices where they are not shown.
- */
-async function ownSheetOf(
+/** The sheet that a household is cut by, with its own bill, and without prices where they are not shown. */
+function ownSheetOf(
   house: House,
   { cut, own }: { readonly cut: ShareFile; readonly own: ShareFile },
   prices: boolean,
-): Promise<SheetView> {
-  const view = await sheetOf(house, cut);
-  const { name } = own.share.owner;
-  const { animal, hot, headSplit, deposit } = billBasis(own, view.coldSides[0]!, []);
+): OpenSheet {
+  const sheet = openSheetOf(house, cut);
+  const { animal, hot, headSplit, deposit } = billBasis(own, sheet.coldSides[0]!, []);
   return {
-    ...view,
+    ...sheet,
     shareId: own.share.id,
-    name,
-    contact: { name, phone: null },
-    calls: [],
-    overrideReason: null,
-    billOf: null,
-    others: view.others.map((other) => ({ ...other, owner: 'the other household' })),
-    priceList: prices ? view.priceList : withoutPrices(view.priceList),
+    priceList: prices ? sheet.priceList : withoutPrices(sheet.priceList),
     bill: { animal, hot, headSplit, deposit: prices ? deposit : ZERO_CENTS },
   };
 }

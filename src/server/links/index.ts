@@ -5,9 +5,12 @@ import {
   householdStatementView,
 } from './householdSheet';
 import { endLink, giveLink, linksView, sendSheet } from './links';
+import { keepTriedSheet, shopFrontView, triedSheetView, trySheetView, trySpeciesView } from './triedSheets';
 
+export { admitAnybody } from './anybody';
 export type { HouseholdSheet } from './householdSheet';
 export type { LinksView, ListedLink } from './links';
+export { triedSheetOf, type FoundTriedSheet, type ShopFront, type TrySheet } from './triedSheets';
 export { admitVisitor, visitorOf, type Visitor } from './visitor';
 
 export const links = {
@@ -19,4 +22,9 @@ export const links = {
   householdCopyView,
   householdStatementView,
   sendSheet,
+  shopFrontView,
+  trySheetView,
+  trySpeciesView,
+  keepTriedSheet,
+  triedSheetView,
 } as const;

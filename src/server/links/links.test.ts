@@ -47,7 +47,7 @@ describe('a private link', () => {
         household: 'Ottilie Brandreth',
         animal: { species: 'hog', farm: 'Low Tarn' },
         prices: true,
-        sheet: { sent: null },
+        sent: null,
       },
     });
     // It stands in the message that was sent, and nowhere else.
@@ -121,7 +121,8 @@ describe('households that are cut as one', () => {
       ok: true,
       value: {
         household: 'Tobit Lane',
-        sheet: { shareId: tobit.share.id, billOf: null, bill: { deposit: 2000, headSplit: { index: 1 } } },
+        shareId: tobit.share.id,
+        sheet: { bill: { deposit: 2000, headSplit: { index: 1 } } },
       },
     });
     expect(JSON.stringify(view)).not.toContain('Isolde');

@@ -21,6 +21,7 @@ const SHOP = {
   currency: 'kr',
   owner: 'Kari',
   secret: 'a long enough one',
+  phone: null,
   establishment: null,
   codePrefix: '200',
 };

@@ -25,6 +25,7 @@ const PRICES_REACH_BACK_MONTHS = 2;
 
 const newShopSchema = Joi.object<NewShop>({
   name: shopFields.name.required(),
+  phone: shopFields.phone.required(),
   unit: Joi.valid('lb', 'kg').required(),
   zone: Joi.string()
     .custom((zone: string, helpers) => (isZone(zone) ? zone : helpers.error('zone')))

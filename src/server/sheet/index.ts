@@ -16,7 +16,7 @@ export type { CallInHand, CallRow, Calls } from './callsView';
 export type { FarmShare, FarmSheets, FarmSpecies } from './farmSheets';
 export type { OtherSheet } from './otherSheetsView';
 export type { SavedSheet } from './saveSheet';
-export type { NotedCall, SheetView } from './sheetView';
+export type { NotedCall, OpenSheet, SheetView } from './sheetView';
 
 export const sheet = {
   renewSetUp,

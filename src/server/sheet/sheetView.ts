@@ -22,19 +22,28 @@ export type NotedCall = Pick<Call, 'id' | 'reached' | 'said' | 'actorName'> & {
   readonly at: string;
 };
 
-/** All that the sheet needs to compute by itself, without asking the server again. */
-export type SheetView = GroundSent & {
-  readonly shareId: ShareId;
-  readonly name: string;
-  readonly about: string;
+/**
+ * All that a sheet needs to be worked out by itself, without asking the house again: at the counter, by a household's
+ * link, or before anything is booked.
+ */
+export type OpenSheet = GroundSent & {
   /** The species and the version of the catalogue that has it: one file, which the browser may keep for ever. */
   readonly species: { readonly id: string; readonly version: string };
   readonly weightBasis: WeightBasis;
   readonly sheet: Sheet;
   readonly version: number;
   readonly approved: boolean;
-  readonly overrideReason: string | null;
   readonly locked: boolean;
+  /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
+  readonly actorId: string;
+};
+
+/** A sheet at the counter, with what is said around it. */
+export type SheetView = OpenSheet & {
+  readonly shareId: ShareId;
+  readonly name: string;
+  readonly about: string;
+  readonly overrideReason: string | null;
   /** When its household sent it as it wants it, and which version; null when it has not. */
   readonly sent: { readonly at: string; readonly version: number } | null;
   /** Whom to call about this share. */
@@ -46,8 +55,6 @@ export type SheetView = GroundSent & {
   readonly others: readonly Keeping[];
   /** Whether who looks at it may make an answer the house's. */
   readonly setsUp: boolean;
-  /** Who looks at it: what is kept in a browser is taken up again by nobody else. */
-  readonly actorId: string;
 };
 
 /** What a sheet is answered with, for the staff. */
@@ -58,18 +65,13 @@ export const sheetView = defineShareView<SheetView>({
   show: (house, file) => sheetOf(house, file),
 });
 
-/** What a sheet is answered with, as the file of a share stands. */
-export async function sheetOf(house: House, file: ShareFile): Promise<SheetView> {
-  const shareId = file.share.id;
-  const [sent] = await sendsOfShare(house.db, shareId);
+/** What a sheet is worked out with, as the file of a share stands. */
+export function openSheetOf({ actor }: House, file: ShareFile): OpenSheet {
   const { weights, basis } = coldSides(file);
   const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
   const { species, unit, sides, part, addOns, tools, school, breaks, condition, known } = file.situation;
-  const hung = counted(daysHung(file, house.now), 'day');
   return {
-    shareId,
-    name: cutName(file),
-    about: `${animalWords(file)}, ${basis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+    shareId: file.share.id,
     species: { id: species.id, version: file.catalogueVersion },
     unit,
     sides,
@@ -87,8 +89,26 @@ export async function sheetOf(house: House, file: ShareFile): Promise<SheetView>
     sheet: sheetInForce(file),
     version: file.sheet?.version ?? 0,
     approved: file.sheet?.approved ?? false,
-    overrideReason: file.sheet?.overrideReason ?? null,
     locked: file.start !== undefined,
+    priceList: file.priceList,
+    bill: { animal, hot, headSplit, deposit },
+    together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
+    actorId: actor.id,
+  };
+}
+
+/** What the counter answers a sheet with. */
+async function sheetOf(house: House, file: ShareFile): Promise<SheetView> {
+  const shareId = file.share.id;
+  const [sent] = await sendsOfShare(house.db, shareId);
+  const open = openSheetOf(house, file);
+  const hung = counted(daysHung(file, house.now), 'day');
+  return {
+    ...open,
+    shareId,
+    name: cutName(file),
+    about: `${animalWords(file)}, ${open.weightBasis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+    overrideReason: file.sheet?.overrideReason ?? null,
     sent: sent ? { at: momentWords(file.shop.zone, sent.at), version: sent.version } : null,
     contact: { name: file.share.contact.name, phone: file.share.contact.phone },
     calls: (await callsOfShare(house.db, shareId)).map(({ id, reached, said, actorName, at }) => ({
@@ -98,13 +118,9 @@ export async function sheetOf(house: House, file: ShareFile): Promise<SheetView>
       actorName,
       at: timeIn(file.shop.zone, new Date(at)),
     })),
-    priceList: file.priceList,
-    bill: { animal, hot, headSplit, deposit },
-    together: file.together.map(({ id, sharePct }) => ({ id, sharePct })),
     billOf: file.together.length > 1 ? `${file.share.owner.name}, ${file.share.sharePct} %` : null,
     others: await keepingBesides(house, file),
     setsUp: isOwner(house.actor),
-    actorId: house.actor.id,
   };
 }
 

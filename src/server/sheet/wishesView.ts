@@ -11,7 +11,7 @@ import { id } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { cutFileOf } from '../house/shareView';
 import { defineUseCase, OFFICE } from '../house/useCase';
-import { sheetOf } from './sheetView';
+import { openSheetOf } from './sheetView';
 
 type Input = { shareId: ShareId; sheet: Sheet; goals: Goal[]; pins: string[] };
 
@@ -33,7 +33,7 @@ export const wishesView = defineUseCase<Input, SearchJob>({
     const problems = sheetProblems(situation, sheet);
     if (problems.length > 0)
       return { ...refuse('invalid', problems[0]!.message, problems[0]!.field), problems };
-    const view = await sheetOf(house, found.value);
+    const view = openSheetOf(house, found.value);
     return success({ view, species: { ...situation.species, names: [], absent: [] }, sheet, goals, pins });
   },
 });

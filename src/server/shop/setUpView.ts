@@ -32,7 +32,7 @@ export type SpeciesAtHome = {
 export type SetUpView = {
   readonly number: number;
   readonly version: string;
-  readonly shop: Pick<Shop, 'name' | 'unit' | 'zone' | 'currency' | 'establishment' | 'codePrefix'>;
+  readonly shop: Pick<Shop, 'name' | 'phone' | 'unit' | 'zone' | 'currency' | 'establishment' | 'codePrefix'>;
   readonly rules: HouseRules;
   readonly places: readonly Place[];
   readonly species: readonly SpeciesAtHome[];

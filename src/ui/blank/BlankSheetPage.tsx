@@ -9,8 +9,9 @@ export function BlankSheetPage({ id, blank }: { id: string; blank: BlankSheet })
         {blank.shopName}: how do you want your {blank.species.toLowerCase()} cut?
       </h1>
       <p>
-        Look through it before you ring us, or <a href={`/api/blank/${id}`}>print it as a paper</a> and fill
-        it in. Prices: {blank.prices}.
+        Look through it before you ring us, <a href={`/try/${id}`}>try it on a usual one</a> and see what
+        comes home, or <a href={`/api/blank/${id}`}>print it as a paper</a> and fill it in. Prices:{' '}
+        {blank.prices}.
       </p>
       {blank.decisions.map(({ title, reason, answers }) => (
         <section key={title}>

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { partName } from '@/core/order/naming';
-import type { BookingView, FoundHousehold, LastTime } from '@/server/book';
+import type { BookableSpecies, BookingView, FoundHousehold, LastTime } from '@/server/book';
 import { act } from '../kit/act';
 import { pctOf, type AnimalDraft, type ShareDraft } from './call';
 import { PersonField } from './PersonField';
@@ -130,7 +130,7 @@ export function ShareTag({ state, view, animal, at, place, share }: Props) {
             {decides ? (
               <>
                 sheet:{' '}
-                {(['empty', 'house', 'last'] as const)
+                {(['empty', 'house', 'last', 'tried'] as const)
                   .filter((way) => way !== 'last' || mayRepeat)
                   .map((way) => (
                     <button
@@ -159,6 +159,14 @@ export function ShareTag({ state, view, animal, at, place, share }: Props) {
               their orders
             </Link>
           )}
+          {share.sheet === 'tried' && (
+            <TriedBefore
+              share={share}
+              species={species}
+              problem={problem('tried')}
+              onCode={(code) => set({ code })}
+            />
+          )}
           {share.sheet === 'last' && share.known?.last && <SameAgain last={share.known.last} />}
         </>
       )}
@@ -166,7 +174,12 @@ export function ShareTag({ state, view, animal, at, place, share }: Props) {
   );
 }
 
-const SHEET_WORDS = { house: 'the house’s', last: 'as last time', empty: 'none yet' } as const;
+const SHEET_WORDS = {
+  house: 'the house’s',
+  last: 'as last time',
+  tried: 'one they tried',
+  empty: 'none yet',
+} as const;
 
 /** What last time was, what it costs today, and what is no longer to be had. */
 function SameAgain({ last }: { last: NonNullable<FoundHousehold['last']> }) {
@@ -200,5 +213,45 @@ function SameAgain({ last }: { last: NonNullable<FoundHousehold['last']> }) {
         </>
       )}
     </p>
+  );
+}
+
+type TriedProps = {
+  share: ShareDraft;
+  species: BookableSpecies;
+  problem: string;
+  onCode: (code: string) => void;
+};
+
+/** The code of a sheet that they tried at home, and what is kept under it. */
+function TriedBefore({ share: { code }, species, problem, onCode }: TriedProps) {
+  const [found, setFound] = useState<{ code: string; words: string; wrong: string }>();
+  const look = async () => {
+    if (code.trim() === '') return;
+    const answer = await act('triedSheetView', { code });
+    if (!answer.ok) setFound({ code, words: '', wrong: answer.message });
+    else {
+      const fits = answer.value.species === species.id;
+      setFound({
+        code,
+        words: answer.value.words,
+        wrong: fits ? '' : `It is not of ${species.name.toLowerCase()}.`,
+      });
+    }
+  };
+  const known = found?.code === code ? found : undefined;
+  return (
+    <div className={styles.line}>
+      <Typed
+        label="The code they say"
+        value={code}
+        width="130px"
+        placeholder="K7QM-4XTB"
+        problem={known?.wrong || problem}
+        onChange={onCode}
+        onBlur={() => void look()}
+      />
+      {known?.words && <p className={styles.again}>{known.words}</p>}
+    </div>
   );
 }

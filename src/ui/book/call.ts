@@ -12,7 +12,9 @@ export type ShareDraft = {
   readonly payer: string;
   readonly contact: string;
   readonly known: FoundHousehold | null;
-  readonly sheet: 'house' | 'last' | 'empty';
+  readonly sheet: 'house' | 'last' | 'tried' | 'empty';
+  /** The code that they say of a sheet they tried. */
+  readonly code: string;
   /** Nobody has it yet: the farm's until it is sold. */
   readonly unsold: boolean;
 };
@@ -56,6 +58,7 @@ export function emptyShare({ part, sharePct }: Division['parts'][number]): Share
     contact: '',
     known: null,
     sheet: 'empty',
+    code: '',
     unsold: false,
   };
 }

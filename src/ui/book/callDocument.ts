@@ -77,15 +77,27 @@ export function documentOf(call: Call, animal: AnimalDraft, unit: WeighingUnit):
   };
 }
 
-/** Shares that are asked to be as last time, by animal and share of the documents: `0.1`. */
-export function lastTimesOf({ animals }: Call): Record<string, ShareId> {
+/** The shares that are sold, each with its place in the documents: `0.1`. */
+function soldShares({ animals }: Call): [place: string, share: ShareDraft][] {
+  return animals.flatMap(({ shares }, at) =>
+    shares
+      .filter((share) => !share.unsold)
+      .map((share, place): [string, ShareDraft] => [`${at}.${place}`, share]),
+  );
+}
+
+/** Shares that are asked to be as last time, by their place. */
+export function lastTimesOf(call: Call): Record<string, ShareId> {
   return Object.fromEntries(
-    animals.flatMap((animal, at) =>
-      animal.shares
-        .filter((share) => !share.unsold)
-        .flatMap((share, place) =>
-          share.sheet === 'last' && share.known?.last ? [[`${at}.${place}`, share.known.last.shareId]] : [],
-        ),
+    soldShares(call).flatMap(([place, { sheet, known }]) =>
+      sheet === 'last' && known?.last ? [[place, known.last.shareId]] : [],
     ),
+  );
+}
+
+/** Codes of sheets that were tried before, by the place of their share. */
+export function triedOf(call: Call): Record<string, string> {
+  return Object.fromEntries(
+    soldShares(call).flatMap(([place, { sheet, code }]) => (sheet === 'tried' ? [[place, code]] : [])),
   );
 }

@@ -6,7 +6,7 @@ import { listed } from '@/core/quantity/listed';
 import type { BookingView, RoomView } from '@/server/book';
 import { useAsk, type Asking } from '../kit/useAsk';
 import { divided, emptyAnimal, emptyCall, type AnimalDraft, type Call, type ShareDraft } from './call';
-import { documentOf, lastTimesOf } from './callDocument';
+import { documentOf, lastTimesOf, triedOf } from './callDocument';
 import type { Division } from './divisions';
 import { forget, keep, readKept } from './keptCall';
 
@@ -112,7 +112,12 @@ export function useCall(view: BookingView, { killDays, today }: RoomView): CallS
   async function book() {
     setIsFile(false);
     const documents = call.animals.map((animal) => documentOf(call, animal, view.unit));
-    const answer = await ask({ documents, lastTimes: lastTimesOf(call), confirm: true });
+    const answer = await ask({
+      documents,
+      lastTimes: lastTimesOf(call),
+      tried: triedOf(call),
+      confirm: true,
+    });
     if (!answer.ok) return;
     startAnew();
     setBooked(`${bookedWords(call.animals.map(({ tag }) => tag.trim()))} ${toldWords(answer.value.untold)}`);

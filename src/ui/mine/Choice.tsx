@@ -9,7 +9,6 @@ import { optionById, whyNotOffered } from '@/core/sheet/situation';
 import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import { frameOf, zonePath } from '@/core/species/sideMapPath';
 import type { Decision, Option } from '@/core/species/types';
-import type { HouseholdSheet } from '@/server/links';
 import { WholeBar } from '../kit/WholeBar';
 import { expectedParts } from '@/core/order/whole';
 import { FieldStyles } from '../sheet/FieldStyles';
@@ -17,9 +16,10 @@ import { FormRows } from '../sheet/FormRows';
 import { Help } from '../sheet/Help';
 import type { SheetState } from '../sheet/useSheet';
 import styles from './Mine.module.css';
+import type { MinePage } from './minePage';
 
 type Props = {
-  mine: HouseholdSheet;
+  page: MinePage;
   state: SheetState;
   decision: Decision;
   place: { readonly at: number; readonly of: number };
@@ -30,7 +30,7 @@ type Props = {
 };
 
 /** One choice: where it is on the animal, what can be done with it, and what each way gives and takes. */
-export function Choice({ mine, state, decision, place, next, onBack, onNext, onUsual }: Props) {
+export function Choice({ page, state, decision, place, next, onBack, onNext, onUsual }: Props) {
   const { situation, sheet, now, ground } = state;
   const way = houseWay(decision, situation);
   const answer = sheet.answers[decision.id];
@@ -42,7 +42,7 @@ export function Choice({ mine, state, decision, place, next, onBack, onNext, onU
   );
   const spoken = offered.find(({ id }) => chosen.has(id)) ?? optionById(decision, way.options[0]!);
   const choose = (option: string) => {
-    if (mine.sheet.locked || (chosen.size === 1 && chosen.has(option))) return;
+    if (page.sheet.locked || (chosen.size === 1 && chosen.has(option))) return;
     state.change(withAnswer(sheet, decision.id, { forms: [formOf(decision, option, situation)] }));
   };
   const goOn = () => {
@@ -86,7 +86,7 @@ export function Choice({ mine, state, decision, place, next, onBack, onNext, onU
                 option={option}
                 chosen={chosen.has(option.id)}
                 usual={way.options.includes(option.id) ? way.reason : ''}
-                locked={mine.sheet.locked}
+                locked={page.sheet.locked}
                 onChoose={() => choose(option.id)}
               />
             ))}
@@ -101,7 +101,7 @@ export function Choice({ mine, state, decision, place, next, onBack, onNext, onU
               decision={decision}
               answer={answer}
               situation={situation}
-              locked={mine.sheet.locked}
+              locked={page.sheet.locked}
               onChange={(changed) => state.change(withAnswer(sheet, decision.id, changed))}
             />
           </div>
@@ -125,7 +125,7 @@ export function Choice({ mine, state, decision, place, next, onBack, onNext, onU
           <span>
             <b>{now.forecast.freezerCuFt.toFixed(1)}</b> cu ft
           </span>
-          {mine.prices && <b>{formatMoney(now.bill.total, ground.priceList.sign)}</b>}
+          {page.prices && <b>{formatMoney(now.bill.total, ground.priceList.sign)}</b>}
         </p>
         <div className={styles.steps}>
           <button type="button" className={styles.quietLink} onClick={onBack}>

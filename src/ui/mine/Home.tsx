@@ -1,48 +1,30 @@
 'use client';
 
-import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import { DESTINATIONS, DESTINATION_WORDS } from '@/core/species/types';
-import type { HouseholdSheet } from '@/server/links';
-import { newClientId } from '../kit/act';
 import { DestinationMark } from '../kit/DestinationMark';
 import type { SheetState } from '../sheet/useSheet';
-import { askByLink } from './byLink';
 import styles from './Mine.module.css';
+import type { MinePage } from './minePage';
 
 type Props = {
-  token: string;
-  mine: HouseholdSheet;
+  page: MinePage;
   state: SheetState;
-  onChange: () => void;
   onRow: (decision: string) => void;
+  /** What is done with it now. */
+  children: ReactNode;
 };
 
-/** What comes home: pack by pack, how much freezer it takes, what it costs; and the way to the shop. */
-export function Home({ token, mine, state, onChange, onRow }: Props) {
+/** What comes home: pack by pack, how much freezer it takes, what it costs; and what is done with it. */
+export function Home({ page, state, onRow, children }: Props) {
   const { now, situation, ground, findings } = state;
   const { forecast, bill } = now;
-  const [sent, setSent] = useState(mine.sheet.sent?.at ?? '');
-  const [problem, setProblem] = useState('');
-  const [busy, setBusy] = useState(false);
   const open = findings.filter((finding) => finding.blocks);
   const packs = forecast.lines.reduce((sum, line) => sum + line.packs, 0);
   const [low, high] = [forecast.takeHomeLow, forecast.takeHomeHigh].map((w) => formatWeight(w, 0));
-  async function send() {
-    setBusy(true);
-    setProblem('');
-    await state.saver.flush();
-    const answer = await askByLink(token, 'sendSheet', {
-      clientId: newClientId(),
-      shareId: mine.sheet.shareId,
-      version: state.saver.version.get(),
-    });
-    setBusy(false);
-    if (answer.ok) setSent(answer.value.at);
-    else setProblem(answer.message);
-  }
   return (
     <>
       <div className={styles.body}>
@@ -78,7 +60,7 @@ export function Home({ token, mine, state, onChange, onRow }: Props) {
           <span>
             <b className={styles.figure}>{forecast.freezerCuFt.toFixed(1)}</b> cu ft of freezer
           </span>
-          {mine.prices && (
+          {page.prices && (
             <span>
               <b className={styles.figure}>{formatMoney(bill.due, ground.priceList.sign)}</b> about, to pay on
               the day
@@ -99,41 +81,19 @@ export function Home({ token, mine, state, onChange, onRow }: Props) {
             </ul>
           </>
         )}
-        {!mine.sheet.locked && (
-          <>
-            <label className={styles.words}>
-              Anything the cutter must know
-              <textarea
-                rows={3}
-                maxLength={500}
-                value={state.sheet.instructions}
-                onChange={(event) => state.change({ ...state.sheet, instructions: event.target.value })}
-              />
-            </label>
-            <p className="quiet">
-              You can change it until {mine.days.sheetBy}. If something cannot be done, we ring you first.
-            </p>
-          </>
-        )}
-        {problem !== '' && (
-          <p className="alarm" role="alert">
-            {problem}
-          </p>
-        )}
-        {sent !== '' && (
-          <p role="status">Sent to the shop {sent}. We read it over and ring you if we must.</p>
+        {!page.sheet.locked && (
+          <label className={styles.words}>
+            Anything the cutter must know
+            <textarea
+              rows={3}
+              maxLength={500}
+              value={state.sheet.instructions}
+              onChange={(event) => state.change({ ...state.sheet, instructions: event.target.value })}
+            />
+          </label>
         )}
       </div>
-      {!mine.sheet.locked && (
-        <footer className={styles.bar}>
-          <button type="button" className={styles.main} disabled={busy} onClick={() => void send()}>
-            {sent === '' ? 'Send it to the shop' : 'Send it again'}
-          </button>
-          <button type="button" className={styles.second} onClick={onChange}>
-            Change something first
-          </button>
-        </footer>
-      )}
+      {children}
     </>
   );
 }

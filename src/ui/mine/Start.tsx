@@ -1,34 +1,25 @@
 'use client';
 
 import { useSyncExternalStore } from 'react';
-import { counted } from '@/core/quantity/counted';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
-import { frameOf, zonePath } from '@/core/species/sideMapPath';
-import type { Decision } from '@/core/species/types';
+import { sheetAgain } from '@/core/sheet/again';
 import type { HouseholdSheet } from '@/server/links';
-import type { SheetState } from '../sheet/useSheet';
+import { Begin } from './Begin';
+import { readTry } from './keptTry';
 import styles from './Mine.module.css';
+import { RingUs } from './RingUs';
+import type { FirstPage } from './SheetPages';
+import { Side } from './Side';
 
-type Props = {
-  token: string;
-  mine: HouseholdSheet;
-  state: SheetState;
-  /** The first choice that is not made yet. */
-  first: Decision;
-  asked: number;
-  onBegin: () => void;
-  onUsual: () => void;
-  onHome: () => void;
-  onZone: (zone: string) => void;
-};
+type Props = { token: string; mine: HouseholdSheet; page: FirstPage };
 
 /** The animal, what hangs, what of it will come home, and by when the shop must know. */
-export function Start({ token, mine, state, first, asked, onBegin, onUsual, onHome, onZone }: Props) {
+export function Start({ token, mine, page }: Props) {
   const { animal, days, sheet: view } = mine;
-  const { now, situation, sheet } = state;
-  const answered = Object.keys(sheet.answers).length;
+  const { state, onHome } = page;
+  const { now, situation } = state;
+  const answered = page.asked - page.open;
   const hangs = sumWeights(view.coldSides);
-  const isDone = answered >= asked;
   const isWeighed = view.weightBasis !== 'usual';
   return (
     <div className={styles.body}>
@@ -41,7 +32,7 @@ export function Start({ token, mine, state, first, asked, onBegin, onUsual, onHo
             This is your {animal.part} of a {animal.species}, raised at {animal.farm}.
           </p>
           <p className={styles.large}>
-            {isWeighed ? '' : 'about '}
+            {!isWeighed && <span className="unit">about </span>}
             {formatWeight(hangs, 1)}
             <span className="unit">{situation.unit}</span>
           </p>
@@ -54,9 +45,11 @@ export function Start({ token, mine, state, first, asked, onBegin, onUsual, onHo
               </>
             )}
           </p>
-          <p>{standingWords(mine)}</p>
+          <p>
+            {standingWords(mine)} {(view.approved || view.locked) && <RingUs shop={mine.shop} />}
+          </p>
         </div>
-        <Side species={situation.species} onZone={onZone} />
+        <Side species={situation.species} onZone={page.onZone} />
       </div>
       <ol className={styles.days}>
         <li>
@@ -70,11 +63,9 @@ export function Start({ token, mine, state, first, asked, onBegin, onUsual, onHo
         </li>
       </ol>
       <Papers token={token} mine={mine} />
-      {mine.sheet.sent && !view.approved && (
-        <p>You sent it to us {mine.sheet.sent.at}. You can change it until we begin.</p>
-      )}
+      {mine.sent && !view.approved && <p>You sent it to us {mine.sent}. You can change it until we begin.</p>}
       {view.approved && !view.locked && (
-        <div className={styles.foot}>
+        <div>
           <button type="button" className={styles.main} onClick={onHome}>
             See what comes home
           </button>
@@ -82,22 +73,8 @@ export function Start({ token, mine, state, first, asked, onBegin, onUsual, onHo
       )}
       {!view.locked && !view.approved && (
         <>
-          <p>
-            {counted(asked, 'choice')}, an evening’s worth. Stop when you like; we keep your place.
-            {answered > 0 && !isDone && ` ${counted(asked - answered, 'choice')} left.`}
-          </p>
-          <div className={styles.foot}>
-            <button type="button" className={styles.main} onClick={isDone ? onHome : onBegin}>
-              {isDone
-                ? 'See what comes home'
-                : answered === 0
-                  ? `Begin at the ${first.zone}`
-                  : `Go on at the ${first.zone}`}
-            </button>
-            <button type="button" className={styles.second} onClick={onUsual}>
-              {answered > 0 ? 'The rest the way you usually do' : 'Cut it the way you usually do'}
-            </button>
-          </div>
+          <Begin page={page} />
+          <TakeTried page={page} />
         </>
       )}
     </div>
@@ -125,6 +102,26 @@ function Papers({ token, mine: { sheet, standing, prices } }: { token: string; m
   );
 }
 
+/** What was tried on this telephone before booking, as long as nothing else is chosen. */
+function TakeTried({ page: { state, asked, open, onTake } }: { page: FirstPage }) {
+  const { species } = state.situation;
+  const hasTried = useSyncExternalStore(
+    NEVER,
+    () => readTry(species.id) !== undefined,
+    () => false,
+  );
+  if (!hasTried || open < asked) return null;
+  const take = () => {
+    const tried = readTry(species.id);
+    if (tried) onTake(sheetAgain(tried.sheet, state.situation).sheet);
+  };
+  return (
+    <button type="button" className={styles.second} onClick={take}>
+      Take the sheet you tried here before
+    </button>
+  );
+}
+
 const EVENING = 18;
 const NOON = 12;
 const NEVER = () => () => undefined;
@@ -137,35 +134,4 @@ function Greeting() {
     () => NOON,
   );
   return <>{hour >= EVENING ? 'Good evening' : hour < NOON ? 'Good morning' : 'Good day'}</>;
-}
-
-type SideProps = { species: SheetState['situation']['species']; onZone: (zone: string) => void };
-
-/** The side in outline with the words of its places; a touch leads to what is asked there. */
-function Side({ species, onZone }: SideProps) {
-  const map = species.sideMap;
-  return (
-    <svg viewBox={frameOf(map).join(' ')} className={styles.outline} role="group" aria-label="Your side">
-      {Object.keys(map.zones).map((zone) => (
-        <path
-          key={zone}
-          d={zonePath(map, zone)}
-          role="button"
-          tabIndex={0}
-          aria-label={zone}
-          onClick={() => onZone(zone)}
-          onKeyDown={(event) => event.key === 'Enter' && onZone(zone)}
-        />
-      ))}
-      {Object.entries(map.labels).map(([zone, [x, y]]) => (
-        <text key={zone} x={x} y={y} aria-hidden>
-          {zone.split(' ').map((word, index) => (
-            <tspan key={word} x={x} dy={index === 0 ? 0 : 17}>
-              {word}
-            </tspan>
-          ))}
-        </text>
-      ))}
-    </svg>
-  );
 }

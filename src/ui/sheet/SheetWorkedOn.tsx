@@ -2,10 +2,12 @@
 
 import { useSearchParams } from 'next/navigation';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { ShareId } from '@/core/order/animal';
 import { houseAnswer, withAnswer } from '@/core/sheet/houseSheet';
 import { decisionsAsked } from '@/core/sheet/situation';
 import type { Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
+import { act } from '../kit/act';
 import { useKey, useScope } from '../kit/keys/useKey';
 import { onDemand } from '../kit/onDemand';
 import { useSettled } from '../kit/useSettled';
@@ -20,7 +22,7 @@ import { EXTRAS_ROW, GRIND_ROW } from './rows';
 import { SheetBoard } from './SheetBoard';
 import { SheetFoot } from './SheetFoot';
 import { SheetHeader } from './SheetHeader';
-import { useSheet, type SheetState } from './useSheet';
+import { useSheet, type SheetState, type SheetWay } from './useSheet';
 import { ZoneEditor } from './ZoneEditor';
 
 const ExtrasEditor = onDemand(() => import('./ExtrasEditor').then((module) => module.ExtrasEditor));
@@ -30,9 +32,19 @@ const FieldStyles = onDemand(() => import('./FieldStyles').then((module) => modu
 
 type Props = { view: SheetView; species: Species };
 
+/** By the staff's door. */
+function byStaff(shareId: ShareId): SheetWay {
+  return {
+    reopens: true,
+    save: (asked) => act('saveSheet', { shareId, ...asked }),
+    fetch: () => act('sheetView', { shareId }),
+  };
+}
+
 /** The signature screen: the side between its rows, the open row at the right, and one bar that adds up. */
 export function SheetWorkedOn({ view, species }: Props) {
-  const state = useSheet(view, species);
+  const way = useMemo(() => byStaff(view.shareId), [view.shareId]);
+  const state = useSheet(view, species, way);
   // The figures of a choice are drawn first; what the eye goes to afterwards follows in the frames after.
   const settled = useSettled(state);
   const [wishing, setWishing] = useState(false);

@@ -6,7 +6,9 @@ import { compareSheets } from '@/core/compare/compareSheets';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { signed } from '@/core/quantity/signed';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
+import { sheetAgain } from '@/core/sheet/again';
 import { houseSheet } from '@/core/sheet/houseSheet';
+import type { Situation } from '@/core/sheet/situation';
 import type { OtherSheet } from '@/server/sheet';
 import type { SheetView } from '@/server/sheet';
 import { act } from '../kit/act';
@@ -32,6 +34,7 @@ export function TwoWays({ view, state, onClose }: Props) {
   const [failed, setFailed] = useState('');
   const [chosen, setChosen] = useState('house');
   const [kept, setKept] = useState(0);
+  const [tried, setTried] = useState<readonly OtherSheet[]>([]);
   useEffect(() => {
     let isHere = true;
     void act('otherSheetsView', { shareId: view.shareId }).then((answer) => {
@@ -43,7 +46,7 @@ export function TwoWays({ view, state, onClose }: Props) {
       isHere = false;
     };
   }, [view.shareId, kept]);
-  const sheets = [house, ...others];
+  const sheets = [house, ...tried, ...others];
   const other = sheets.find(({ id }) => id === chosen) ?? house;
   const { unit } = state.situation;
   const compared = useMemo(
@@ -110,6 +113,13 @@ export function TwoWays({ view, state, onClose }: Props) {
           options={sheets.map(({ id, words }) => ({ value: id, label: words }))}
         />
       </p>
+      <ByCode
+        situation={state.situation}
+        onFound={(sheet) => {
+          setTried([sheet]);
+          setChosen(sheet.id);
+        }}
+      />
       <KeepAs view={view} state={state} onKept={() => setKept(kept + 1)} />
       {other.id.startsWith('template-') && (
         <EndTemplate
@@ -172,6 +182,58 @@ export function TwoWays({ view, state, onClose }: Props) {
 
 function cutWords({ packaged, packs }: { packaged: Weight; packs: number }): string {
   return packaged === 0 ? '' : `${formatWeight(packaged, 1)} in ${packs}`;
+}
+
+type ByCodeProps = { situation: Situation; onFound: (sheet: OtherSheet) => void };
+
+/** The sheet that they tried at home, by the code that they say. */
+function ByCode({ situation, onFound }: ByCodeProps) {
+  const [code, setCode] = useState('');
+  const [problem, setProblem] = useState('');
+  const look = async () => {
+    const answer = await act('triedSheetView', { code });
+    if (!answer.ok) return setProblem(answer.message);
+    const { species, sheet: tried, words } = answer.value;
+    if (species !== situation.species.id) return setProblem(`That sheet is of another animal: ${words}.`);
+    const { sheet, gone } = sheetAgain(tried, situation);
+    setCode('');
+    return onFound({
+      id: `tried-${answer.value.code}`,
+      words: `what they tried (${words})`,
+      sheet,
+      gone: gone.map(({ title, was }) => `${title}: ${was}`),
+    });
+  };
+  return (
+    <form
+      className={styles.keep}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void look();
+      }}
+    >
+      <label>
+        Or one that they tried at home, under the code{' '}
+        <Input
+          size="small"
+          value={code}
+          maxLength={20}
+          onChange={(event) => {
+            setCode(event.target.value);
+            setProblem('');
+          }}
+        />
+      </label>
+      <Button size="small" htmlType="submit" disabled={code.trim() === ''}>
+        Find it
+      </Button>
+      {problem !== '' && (
+        <span className="alarm" role="alert">
+          {problem}
+        </span>
+      )}
+    </form>
+  );
 }
 
 type KeepProps = { view: SheetView; state: SheetState; onKept: () => void };

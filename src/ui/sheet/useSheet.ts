@@ -8,11 +8,9 @@ import { groundOf } from '@/core/questions/groundOf';
 import type { Situation } from '@/core/sheet/situation';
 import { mergeSheets, withRowsOf, type Merged, type RowClash } from '@/core/sheet/mergeSheets';
 import type { Sheet } from '@/core/sheet/types';
-import type { ShareId } from '@/core/order/animal';
 import type { Result } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
-import type { SheetView } from '@/server/sheet';
-import { act } from '../kit/act';
+import type { OpenSheet } from '@/server/sheet';
 import { afterPaint } from '../kit/afterPaint';
 import { Evaluations } from './evaluations';
 import { readKept, writeKept } from './keptSheet';
@@ -46,29 +44,19 @@ export type SheetState = {
 
 export type MetElsewhere = { readonly clashes: readonly RowClash[]; readonly theirs: Sheet };
 
-/** How a sheet reaches the house: by the staff's door, or by a private link. */
+/** How a sheet is kept: in the house, by the staff's door or a private link, or on a telephone alone. */
 export type SheetWay = {
   /** Whether an approved sheet may be opened again this way. */
   readonly reopens: boolean;
-  readonly save: (
-    asked: Kept & { readonly shareId: ShareId },
-  ) => Promise<Result<{ readonly version: number }, string>>;
-  readonly fetch: (
-    shareId: ShareId,
-  ) => Promise<Result<Pick<SheetView, 'sheet' | 'version' | 'approved' | 'locked'>, string>>;
-};
-
-const BY_STAFF: SheetWay = {
-  reopens: true,
-  save: (asked) => act('saveSheet', asked),
-  fetch: (shareId) => act('sheetView', { shareId }),
+  readonly save: (asked: Kept) => Promise<Result<{ readonly version: number }, string>>;
+  readonly fetch: () => Promise<Result<Pick<OpenSheet, 'sheet' | 'version' | 'approved' | 'locked'>, string>>;
 };
 
 /** Changes that can be taken back one by one. */
 const MOST_STEPS = 50;
 
 /** A sheet being answered: its figures in the same frame, kept in the browser at once, saved when quiet. */
-export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_STAFF): SheetState {
+export function useSheet(view: OpenSheet, species: Species, way: SheetWay): SheetState {
   const [sheet, setSheet] = useState(view.sheet);
   const [approvedSheet, setApprovedSheet] = useState(view.approved ? view.sheet : undefined);
   const [steps, setSteps] = useState<readonly Sheet[]>([]);
@@ -197,22 +185,22 @@ export function useSheet(view: SheetView, species: Species, way: SheetWay = BY_S
 
 /** What saves the sheet; sends at once when the network is back, and meets what others have changed meanwhile. */
 function useSaver(
-  view: SheetView,
+  view: OpenSheet,
   way: SheetWay,
-  take: (merged: Merged, theirs: Pick<SheetView, 'sheet' | 'approved'>) => void,
+  take: (merged: Merged, theirs: Pick<OpenSheet, 'sheet' | 'approved'>) => void,
 ): SheetSaver {
   const [saver] = useState(
     () =>
       new SheetSaver(view, {
         reopens: way.reopens,
-        send: (asked) => way.save({ shareId: view.shareId, ...asked }),
+        send: (asked) => way.save(asked),
         keep: (kept) => writeKept(view, kept),
         later: (work, ms) => {
           const timer = setTimeout(work, ms);
           return () => clearTimeout(timer);
         },
         meet: async (base, mine) => {
-          const answer = await way.fetch(view.shareId);
+          const answer = await way.fetch();
           if (!answer.ok || answer.value.locked) return undefined;
           const { version, sheet: theirs } = answer.value;
           const merged = mergeSheets(base, mine(), theirs);

@@ -20,9 +20,13 @@ function load(address: string): Promise<Species> {
 
 export type LoadedSpecies = { readonly species: Species | null; readonly failed: boolean };
 
-/** The one species that a sheet is worked out with: fetched once, and kept by the browser for ever. */
+/** The one species that a sheet at the counter is worked out with: fetched once, and kept by the browser for ever. */
 export function useSpecies({ id, version }: SheetView['species']): LoadedSpecies {
-  const address = `/api/catalogue/${version}/${id}`;
+  return useSpeciesAt(`/api/catalogue/${version}/${id}`);
+}
+
+/** The species that an address gives. */
+export function useSpeciesAt(address: string): LoadedSpecies {
   const [state, setState] = useState<LoadedSpecies & { address: string }>({
     address,
     species: null,

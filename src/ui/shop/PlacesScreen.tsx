@@ -53,6 +53,21 @@ export function PlacesScreen({ view: first }: { view: SetUpView }) {
                 </td>
               </tr>
               <tr>
+                <td>Telephone, on every household’s page</td>
+                <td>
+                  <ValueField
+                    label="Telephone of the shop"
+                    kept={shop.phone ?? ''}
+                    width="words"
+                    own
+                    problem={(text) => (text.length <= 30 ? '' : '30 signs at most')}
+                    keep={(text) =>
+                      state.change({ kind: 'shop', shop: { phone: text === '' ? null : text } })
+                    }
+                  />
+                </td>
+              </tr>
+              <tr>
                 <td className={styles.named}>Number of the inspected establishment</td>
                 <td>
                   <ValueField

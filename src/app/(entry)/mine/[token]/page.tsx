@@ -1,5 +1,5 @@
 import { headers } from 'next/headers';
-import { askAsVisitor, visitorBy } from '@/app/door';
+import { askAsAnybody, askAsVisitor, visitorBy } from '@/app/door';
 import { LinkHoldsNoMore } from '@/ui/mine/LinkHoldsNoMore';
 import { MineScreen } from '@/ui/mine/MineScreen';
 
@@ -10,9 +10,14 @@ export default async function MinePage({ params }: { params: Promise<{ token: st
   const { token } = await params;
   const address = (await headers()).get('x-fractum-address') ?? 'unknown';
   const visitor = await visitorBy(token, address);
-  if (!visitor.ok) return <LinkHoldsNoMore words={visitor.message} />;
+  if (!visitor.ok) return <Closed words={visitor.message} />;
   const { shareId } = visitor.value.actor;
   const mine = await askAsVisitor(visitor.value, 'householdSheetView', { shareId });
-  if (!mine.ok) return <LinkHoldsNoMore words={mine.message} />;
+  if (!mine.ok) return <Closed words={mine.message} />;
   return <MineScreen token={token} mine={mine.value} />;
+}
+
+async function Closed({ words }: { words: string }) {
+  const shop = await askAsAnybody('shopFrontView', {});
+  return <LinkHoldsNoMore words={words} shop={shop.ok ? shop.value : null} />;
 }
