@@ -77,7 +77,7 @@ describe('a household and its half of a hog, on the telephone', () => {
     expect(await seriousTroubles(perran)).toEqual([]);
     await perran.driver.navigate().refresh();
     await perran.sees(/Go on at the/);
-    await perran.clickOn('svg [aria-label="jowl"]');
+    await perran.clickOn('svg [aria-label^="jowl,"]');
     await perran.until('the same choice', async () =>
       /Jowl to grind/.test(await perran.text('[aria-checked="true"]')),
     );
@@ -108,7 +108,7 @@ describe('the network away', () => {
     await perran.open(page);
     await perran.sees('Perran.');
     await perran.network(false);
-    await perran.clickOn('svg [aria-label="hock"]');
+    await perran.clickOn('svg [aria-label^="hock,"]');
     await choose('Hind hock to grind');
     await perran.sees('kept on this telephone', 'header');
     await perran.click('All that is left the way you usually do');
@@ -174,6 +174,65 @@ describe('before booking', () => {
   });
 });
 
+describe('a farmer at home', () => {
+  let edda: Person;
+  let farm: string;
+  beforeAll(async () => {
+    edda = await Person.arrive(demo.address, TELEPHONE);
+  });
+  afterAll(async () => edda?.leave());
+
+  it('is given all sheets of the own animals by one link', async () => {
+    await tove.open('/households');
+    await tove.type('input', 'Low Tarn');
+    await tove.sees('Low Tarn', '[role="listbox"]');
+    await tove.keys(Key.ENTER);
+    await tove.click('All sheets of their animals', 'a');
+    await tove.click('Their page');
+    await tove.click('Give them a link');
+    await tove.sees('The address is shown only now');
+    const address = await (await tove.find('.ant-modal a[href*="/mine/"]')).getAttribute('href');
+    farm = new URL(address!).pathname;
+    await tove.keys(Key.ESCAPE);
+    await edda.open(farm);
+    await edda.sees('Low Tarn: sheets side by side');
+    expect(await seriousTroubles(edda)).toEqual([]);
+    expect(await edda.text()).not.toContain('555');
+  });
+
+  it('gives one sheet to another animal, and divides what sells', async () => {
+    await edda.clickOn('input[aria-label="copy to it: Elspeth Quill, whole"]');
+    await edda.click('Copy');
+    await edda.sees(/Elspeth Quill, whole\s+H118, to approve/);
+    await edda.clickOn('summary');
+    await edda.type('input[aria-label="Packs of Butt roast, bone-in wanted"]', '1');
+    await edda.type('input[aria-label="Packs of Rib tips wanted"]', '99');
+    await edda.click('Divide it over the animals');
+    await edda.sees(/99 packs wanted, .* lack/);
+    await edda.clear('input[aria-label="Packs of Rib tips wanted"]');
+    await edda.clickOn('.ant-select');
+    await edda.keys('Blade steaks', Key.ENTER);
+    await edda.type('input[aria-label="Packs of Blade steaks, bone-in wanted"]', '2');
+    await edda.click('Divide it over the animals');
+    await edda.sees(/Elspeth Quill, whole: .*Butt, .* instead of/);
+    await edda.click('Change 1 row');
+    await edda.until('what came of it', async () => !(await edda.text()).includes('Change 1 row'));
+    expect(await seriousTroubles(edda)).toEqual([]);
+  });
+
+  it('opens one of the sheets, answers a row, and sends a buyer a link', async () => {
+    await edda.click('Elspeth Quill', 'a');
+    await edda.sees('whole of a hog.');
+    await edda.clickOn('svg [aria-label^="ham,"]');
+    await edda.clickOn('[role="radio"][aria-checked="false"]');
+    await edda.sees('kept', 'header');
+    await edda.open(farm);
+    await edda.clickOn('[aria-label="send a link to Elspeth Quill"]');
+    await edda.sees('link until');
+    await tove.open(sheet);
+  });
+});
+
 describe('two ways side by side', () => {
   it('says what the other gives and takes, and what was taken is taken back', async () => {
     await tove.click('Against');
@@ -190,7 +249,7 @@ describe('two ways side by side', () => {
 describe('two people on one sheet', () => {
   it('lose nothing: rows of both are taken in', async () => {
     await perran.open(page);
-    await perran.clickOn('svg [aria-label="butt"]');
+    await perran.clickOn('svg [aria-label^="butt,"]');
     await perran.sees('Butt', 'h1');
     await choose('Blade steaks');
     await perran.sees('kept', 'header');
@@ -205,7 +264,7 @@ describe('two people on one sheet', () => {
   });
 
   it('are asked where both answered one row otherwise', async () => {
-    await perran.clickOn('svg [aria-label="picnic"]');
+    await perran.clickOn('svg [aria-label^="picnic,"]');
     await choose('Smoked picnic');
     await perran.sees('kept', 'header');
     await tove.openZone('Picnic');
@@ -225,7 +284,7 @@ describe('a link', () => {
     await tove.clickOn('.ant-modal button[data-main]');
     await tove.until('the list', async () => /sheet$/.test(await tove.driver.getCurrentUrl()));
     await perran.driver.navigate().refresh();
-    await perran.clickOn('svg [aria-label="picnic"]');
+    await perran.clickOn('svg [aria-label^="picnic,"]');
     await choose('Picnic roast, bone-in');
     await perran.sees('The shop has taken your sheet as it stands.');
   });

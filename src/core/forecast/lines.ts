@@ -94,7 +94,7 @@ function acrossSides(product: Product, pieces: number | null): number | null {
 }
 
 /** The shop's word for a cut, else the school's, else the cut's own. */
-function localName({ species, school }: Situation, cut: string): string {
+export function localName({ species, school }: Situation, cut: string): string {
   const ofSchool = school === undefined ? undefined : schoolById(species, school).names[cut];
   return species.words?.[cut] ?? ofSchool ?? cut;
 }

@@ -1,38 +1,13 @@
-import { weight } from '../quantity/weight';
 import { judge, type Ground } from '../questions/evaluate';
 import { formOf, houseSheet } from '../sheet/houseSheet';
-import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
+import { decisionsAsked, whyNotOffered } from '../sheet/situation';
 import type { Answer, Sheet } from '../sheet/types';
-import { speciesById } from '../tests/catalogue';
-import { demoPrices } from '../tests/prices';
+import { COLD, groundOf } from '../tests/groundOf';
 import { findSheets } from './findSheets';
 import type { Goal, Wish } from './goals';
 import { meets, scoreOf } from './score';
 
 jest.setTimeout(60_000);
-
-const COLD = { beef: 362, hog: 91, lamb: 30 } as const;
-
-function groundOf(id: keyof typeof COLD): Ground {
-  const situation: Situation = {
-    species: speciesById(id),
-    unit: 'lb',
-    sides: 1,
-    addOns: [],
-    tools: ['band-saw'],
-  };
-  return {
-    situation,
-    coldSides: [weight(COLD[id])],
-    priceList: demoPrices.at(-1)!,
-    bill: {
-      animal: { species: id, hot: weight(COLD[id] * 2.1) },
-      hot: weight(COLD[id] * 1.03),
-      headSplit: { parts: [1, 1], index: 0 },
-      deposit: 0 as never,
-    },
-  };
-}
 
 const rather = (wish: Wish, share = 1): Goal => ({ wish, must: false, weight: share });
 const must = (wish: Wish): Goal => ({ wish, must: true, weight: 1 });

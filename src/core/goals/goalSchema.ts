@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { AMOUNTS, type Goal } from './goals';
+import type { Want } from './wanted';
 
 const wish = Joi.alternatives(
   Joi.object({ kind: Joi.valid('most').required(), of: Joi.valid(...AMOUNTS).required() }),
@@ -32,3 +33,9 @@ export const goalsSchema = Joi.array<Goal[]>()
   )
   .min(1)
   .max(12);
+
+export const wantSchema = Joi.object<Want>({
+  cut: Joi.string().trim().min(1).max(120).required(),
+  packs: Joi.number().integer().min(0).max(9999).required().label('packs wanted'),
+  inFreezer: Joi.number().integer().min(0).max(9999).required().label('packs in the freezer'),
+});

@@ -1,4 +1,6 @@
 import type { Forecast } from '../forecast/types';
+import { localName } from '../forecast/lines';
+import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import { sumWeights, type Weight } from '../quantity/weight';
 import type { ShareId } from './animal';
 
@@ -28,4 +30,14 @@ export function cutsOver(shares: readonly Expected[]): CutOver[] {
     }
   }
   return [...cuts.values()].sort((a, b) => b.packaged - a.packaged || (a.cut < b.cut ? -1 : 1));
+}
+
+/** Every cut that can be asked for of an animal, by the names that its lines have; in the order of its sheet. */
+export function cutsKnown(situation: Situation): string[] {
+  const cuts = decisionsAsked(situation).flatMap((decision) =>
+    decision.options
+      .filter((option) => !whyNotOffered(option, situation))
+      .flatMap(({ products }) => products.map(({ cut }) => localName(situation, cut))),
+  );
+  return [...new Set(cuts)];
 }

@@ -20,28 +20,28 @@ const amountSchema = Joi.alternatives().try(
   Joi.object({ kind: Joi.valid('length').required(), inches: Joi.number().greater(0).max(120).required() }),
 );
 
-const answersSchema = Joi.object().pattern(
-  Joi.string().max(60),
-  Joi.object({
-    forms: Joi.array()
-      .min(1)
-      .max(6)
-      .items(
-        Joi.object({
-          option: Joi.string().max(60).required(),
-          amount: amountSchema.required(),
-          params: Joi.object()
-            .pattern(
-              Joi.string().max(40),
-              Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40)),
-            )
-            .required(),
-          otherwise: Joi.string().max(60),
-        }),
-      )
-      .required(),
-  }),
-);
+/** The shape of one answer. */
+export const answerSchema = Joi.object({
+  forms: Joi.array()
+    .min(1)
+    .max(6)
+    .items(
+      Joi.object({
+        option: Joi.string().max(60).required(),
+        amount: amountSchema.required(),
+        params: Joi.object()
+          .pattern(
+            Joi.string().max(40),
+            Joi.alternatives().try(Joi.number(), Joi.boolean(), Joi.string().max(40)),
+          )
+          .required(),
+        otherwise: Joi.string().max(60),
+      }),
+    )
+    .required(),
+});
+
+const answersSchema = Joi.object().pattern(Joi.string().max(60), answerSchema);
 
 /** The shape of a sheet; whether its species knows the answers is for `sheetProblems`. */
 export const sheetSchema = Joi.object({

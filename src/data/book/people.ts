@@ -129,6 +129,7 @@ export async function mergePeople(
   }
   await db('contacts').where({ personId: double.id }).update({ personId: keep.id });
   await db('animals').where({ farmId: double.id }).update({ farmId: keep.id });
+  await db('links').where({ farmId: double.id }).update({ farmId: keep.id });
   const notes = [keep.notes, double.notes].filter((said) => said !== '').join(' ');
   const reached = { phone: keep.phone ?? double.phone, email: keep.email ?? double.email };
   await db('people')

@@ -1,12 +1,15 @@
 export {
   endLink,
   linkByHash,
-  linksOfShare,
+  linkById,
+  linksTo,
+  lastSends,
   sendsOfShare,
   unansweredSends,
   writeLink,
   writeSend,
   type Link,
+  type Opens,
   type SheetSend,
 } from './links';
 export { countTriedSheets, triedSheetBy, writeTriedSheet, type TriedSheet } from './triedSheets';

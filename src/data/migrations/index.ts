@@ -20,6 +20,7 @@ import * as reopenings from './018-reopenings';
 import * as doubts from './019-doubts';
 import * as templates from './020-templates';
 import * as triedSheets from './021-tried-sheets';
+import * as farmLinks from './022-farm-links';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -46,6 +47,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['019-doubts', doubts],
   ['020-templates', templates],
   ['021-tried-sheets', triedSheets],
+  ['022-farm-links', farmLinks],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -10,6 +10,7 @@ export {
   liveShares,
   liveSharesOfFarm,
   sharesAt,
+  sharesOfOtherFarms,
   sharesWithoutSheet,
   stageCounts,
   stageRowsOf,

@@ -83,6 +83,21 @@ export async function liveSharesOfFarm(db: Database, farmId: string): Promise<Sh
     .pluck('shareStages.shareId');
 }
 
+/** How many of these shares are of no animal of a farm: another's, or no shares at all. */
+export async function sharesOfOtherFarms(
+  db: Database,
+  { shareIds, farmId }: { readonly shareIds: readonly ShareId[]; readonly farmId: string },
+): Promise<number> {
+  const asked = [...new Set(shareIds)];
+  const row = await db('shares')
+    .join('animals', 'animals.id', 'shares.animalId')
+    .whereIn('shares.id', asked)
+    .where('animals.farmId', farmId)
+    .count({ many: '*' })
+    .first();
+  return asked.length - Number(row!.many);
+}
+
 /** Whether an animal with this tag is still in the shop. */
 export async function isTagInShop(db: Database, tag: string): Promise<boolean> {
   return (await db('shareStages').where({ tag }).whereNotIn('stage', ENDED).first('number')) !== undefined;

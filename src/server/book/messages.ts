@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
-import type { ShareId } from '@/core/order/animal';
+import type { Person, ShareId } from '@/core/order/animal';
 import { confirmationOf, confirmationText, type Confirmation } from '@/core/order/confirmation';
 import type { Message } from '@/core/order/message';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -33,14 +33,20 @@ function messagesOf(house: House, file: ShareFile): Message[] {
   return messagesTo(house, file, { text: confirmationText(file), subject: said.title, mail });
 }
 
+type Words = { readonly text: string; readonly subject: string; readonly mail: string };
+
 /** What is said to whoever is called about a share: by text, by mail, by both where both are known. */
-export function messagesTo(
+export function messagesTo(house: House, { share }: ShareFile, words: Words): Message[] {
+  return messagesFor(house, { person: share.contact, shareId: share.id }, words);
+}
+
+/** The same to somebody, about a share that has to do with them. */
+export function messagesFor(
   { now, actor }: House,
-  { share: { contact, id: shareId } }: ShareFile,
-  { text, subject, mail }: { readonly text: string; readonly subject: string; readonly mail: string },
+  { person: { name, phone, email }, shareId }: { readonly person: Person; readonly shareId: ShareId },
+  { text, subject, mail }: Words,
 ): Message[] {
-  const by = { name: contact.name, shareId, at: instant(now), actorId: actor.id };
-  const { phone, email } = contact;
+  const by = { name, shareId, at: instant(now), actorId: actor.id };
   return [
     ...(phone
       ? [{ ...by, id: randomUUID(), kind: 'text' as const, recipient: phone, subject: '', body: text }]

@@ -5,13 +5,13 @@ import { success, type Result } from '@/core/quantity/result';
 import { checkShape } from '@/core/shape/checkShape';
 import type { Database } from '@/data/database';
 import { answerTo, writeAnswer, writeAudit } from '@/data/people';
-import { shareAlone } from '@/data/rail';
+import { sharesOfOtherFarms } from '@/data/rail';
 import { restage } from '../rail/restage';
 import { roleOf, type Actor } from './actor';
 import { log } from './log';
 import { refuse, type Reason, type Refusal } from './reasons';
 import { usualSurroundings, type Surroundings } from './surroundings';
-import type { House, UseCase } from './useCase';
+import type { House, Rows, UseCase } from './useCase';
 
 /** Carries a refusal out of a transaction so that it is rolled back. */
 class Refused extends Error {
@@ -123,25 +123,29 @@ async function perform<Input, Output>(
   return done;
 }
 
-/** Rights on rows: who has a right to some shares only must ask for one of these. */
+/** Rights on rows: who has a right to some only must have one to all that is asked for. */
 async function checkRow<Input, Output>(
   { asked, input, actor }: Question<Input, Output>,
   db: Database,
 ): Promise<void> {
   if (actor.kind !== 'household' && actor.kind !== 'farmer') return;
-  const shareId = asked.shareOf ? asked.shareOf(input) : (input as { shareId?: ShareId }).shareId;
-  const theirs = shareId && (await isTheirs(actor, shareId, db));
-  if (!theirs)
-    throw new Refused(refuse('not-allowed', 'This share is not yours to see. Check the link you were sent.'));
+  const { shareId } = input as { shareId?: ShareId };
+  const rows = asked.rows ? asked.rows(input) : { shares: shareId ? [shareId] : [] };
+  if (await areTheirs(actor, rows, db)) return;
+  throw new Refused(refuse('not-allowed', 'This share is not yours to see. Check the link you were sent.'));
 }
 
-async function isTheirs(
+async function areTheirs(
   actor: Extract<Actor, { kind: 'household' | 'farmer' }>,
-  shareId: ShareId,
+  { shares = [], farm }: Rows,
   db: Database,
 ): Promise<boolean> {
-  if (actor.kind === 'household') return actor.shareId === shareId;
-  return (await shareAlone(db, shareId))?.animal.farm.id === actor.farmId;
+  if (shares.length === 0 && farm === undefined) return false;
+  if (actor.kind === 'household') {
+    return farm === undefined && shares.every((shareId) => shareId === actor.shareId);
+  }
+  if (farm !== undefined && farm !== actor.farmId) return false;
+  return (await sharesOfOtherFarms(db, { shareIds: shares, farmId: actor.farmId })) === 0;
 }
 
 function clientIdOf(input: unknown): string | undefined {

@@ -1,5 +1,5 @@
 import type Joi from 'joi';
-import type { ShareId } from '@/core/order/animal';
+import type { PersonId, ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Result } from '@/core/quantity/result';
 import type { Catalogue } from '@/core/catalogue/catalogue';
@@ -23,6 +23,9 @@ export type House = Omit<Surroundings, 'events'> & {
   readonly touch: (shareId: ShareId, file?: ShareFile) => void;
 };
 
+/** Rows that something is asked of: shares, or everything of a farm. */
+export type Rows = { readonly shares?: readonly ShareId[]; readonly farm?: PersonId };
+
 /** One thing that can be asked of the house. */
 export type UseCase<Input, Output> = {
   readonly name: string;
@@ -35,8 +38,8 @@ export type UseCase<Input, Output> = {
   readonly writes: boolean;
   /** What the audit line is about. */
   readonly subject?: (input: Input) => string;
-  /** The share whose owner's rights count, for actors who have some only; `input.shareId` when absent. */
-  readonly shareOf?: (input: Input) => ShareId | undefined;
+  /** What an actor with a right to some rows only must have a right to; `input.shareId` when absent. */
+  readonly rows?: (input: Input) => Rows;
   /** Drafts that come every second are kept, but neither audited nor remembered by id. */
   readonly isDraft?: boolean;
   readonly run: (house: House, input: Input) => Promise<Result<Output, Reason>>;

@@ -11,7 +11,7 @@ import { ZERO_CENTS } from '@/core/quantity/money';
 import { success, type Result } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import { dayWords, daysAfter, momentWords } from '@/core/time/shopTime';
-import { linksOfShare, sendsOfShare } from '@/data/links';
+import { sendsOfShare } from '@/data/links';
 import { id } from '../house/fields';
 import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
@@ -19,6 +19,7 @@ import { settlementOf } from '../settle/settleView';
 import { defineUseCase, type House } from '../house/useCase';
 import { openSheetOf, type OpenSheet } from '../sheet/sheetView';
 import type { ShopFront } from './triedSheets';
+import { maySeePrices } from './visitor';
 
 /** A household's own sheet, with what it is told around it; nobody else's name or number is in it. */
 export type HouseholdSheet = {
@@ -28,6 +29,8 @@ export type HouseholdSheet = {
   readonly sent: string | null;
   readonly shop: ShopFront;
   readonly household: string;
+  /** Whether whoever looks is the farmer, and not the household. */
+  readonly byFarmer: boolean;
   readonly animal: {
     readonly species: string;
     readonly part: string;
@@ -41,7 +44,7 @@ export type HouseholdSheet = {
   readonly standing: 'sheet' | 'block' | 'ready' | 'gone';
 };
 
-/** A view for the household of a share alone, by the file it is cut by and by its own. */
+/** A view for the household of a share and for the farmer of its animal, by the file it is cut by and by its own. */
 function defineOwnView<Output>(
   name: string,
   show: (
@@ -52,7 +55,7 @@ function defineOwnView<Output>(
   return defineUseCase<{ shareId: ShareId }, Output>({
     name,
     roles: [],
-    others: ['household'],
+    others: ['household', 'farmer'],
     writes: false,
     input: Joi.object({ shareId: id }),
     run: async (house, { shareId }) => {
@@ -69,7 +72,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
   'householdSheetView',
   async (house, { cut, own }) => {
     const { shop, animal, situation } = cut;
-    const prices = await showsPrices(house, own.share.id);
+    const prices = await maySeePrices(house.db, house.actor);
     const [sent] = await sendsOfShare(house.db, cut.share.id);
     const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
     return success({
@@ -78,6 +81,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
       sent: sent ? momentWords(shop.zone, sent.at) : null,
       shop: { name: shop.name, phone: shop.phone },
       household: own.share.owner.name,
+      byFarmer: house.actor.kind === 'farmer',
       animal: {
         species: situation.species.name.toLowerCase(),
         part: partWords(own),
@@ -97,7 +101,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
 /** The approved sheet of a household, to keep. */
 export const householdCopyView = defineOwnView<SheetCopy>('householdCopyView', async (house, { cut, own }) =>
   cut.sheet?.approved || cut.start
-    ? success(sheetCopyOf(cut, own, await showsPrices(house, own.share.id)))
+    ? success(sheetCopyOf(cut, own, await maySeePrices(house.db, house.actor)))
     : refuse('not-approved', 'The shop has not taken your sheet yet.'),
 );
 
@@ -106,16 +110,10 @@ export const householdStatementView = defineOwnView<Settlement>(
   'householdStatementView',
   async (house, { own }) => {
     if (!own.closing) return refuse('not-closed', 'The bill is not final yet.');
-    const prices = await showsPrices(house, own.share.id);
+    const prices = house.actor.kind === 'household' && (await maySeePrices(house.db, house.actor));
     return prices ? success(settlementOf(own)) : refuse('not-allowed', 'Ask us for the statement.');
   },
 );
-
-/** Whether the link that somebody comes by shows what it costs. */
-async function showsPrices(house: House, shareId: ShareId): Promise<boolean> {
-  const links = await linksOfShare(house.db, shareId);
-  return links.some((link) => link.id === house.actor.id && link.prices);
-}
 
 /** The sheet that a household is cut by, with its own bill, and without prices where they are not shown. */
 function ownSheetOf(

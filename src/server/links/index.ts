@@ -4,7 +4,7 @@ import {
   householdSpeciesView,
   householdStatementView,
 } from './householdSheet';
-import { endLink, giveLink, linksView, sendSheet } from './links';
+import { endLink, farmLinksView, giveFarmLink, giveLink, linksView, sendSheet } from './links';
 import { keepTriedSheet, shopFrontView, triedSheetView, trySheetView, trySpeciesView } from './triedSheets';
 
 export { admitAnybody } from './anybody';
@@ -15,6 +15,8 @@ export { admitVisitor, visitorOf, type Visitor } from './visitor';
 
 export const links = {
   giveLink,
+  giveFarmLink,
+  farmLinksView,
   endLink,
   linksView,
   householdSheetView,

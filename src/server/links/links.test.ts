@@ -79,7 +79,7 @@ describe('a private link', () => {
     expect(await visit('../../etc')).toBeUndefined();
     expect(await visit('')).toBeUndefined();
     const { links } = await shop.get('linksView', { shareId: mine.share.id });
-    const end = { clientId: randomUUID(), shareId: mine.share.id, linkId: links[0]!.id };
+    const end = { clientId: randomUUID(), linkId: links[0]!.id };
     await shop.get('endLink', end);
     expect(await visit(token)).toBeUndefined();
     expect(await shop.ask('endLink', { ...end, clientId: randomUUID() })).toMatchObject({
@@ -135,6 +135,130 @@ describe('households that are cut as one', () => {
     expect(saved).toMatchObject({ ok: true });
     expect(await shop.get('sheetView', { shareId: files[0]!.share.id })).toMatchObject({
       sheet: { wrap: 'paper' },
+    });
+  });
+});
+
+describe('a farmer', () => {
+  const giveFarm = async (more: object = {}): Promise<Visitor> => {
+    const secret = randomBytes(32).toString('base64url');
+    const asked = { clientId: randomUUID(), personId: mine.animal.farm.id, days: 14, prices: true };
+    await shop.get('giveFarmLink', { ...asked, origin: 'https://shop.example.org', secret, ...more });
+    return (await visit(secret))!;
+  };
+  const elsewhere = async () => {
+    const animal = { ...hogDocument().animal, tag: 'H903' };
+    const [file] = await shop.book(hogDocument({ animal, farm: { name: 'Brackenhow' } }));
+    return file!;
+  };
+
+  it('sees the sheets of the own animals, fills one in, gives it to another, and sends it', async () => {
+    const farmer = await giveFarm();
+    const [from, to] = [mine.share.id, other.share.id];
+    const view = await ask(farmer, 'farmSheetsView', { personId: mine.animal.farm.id });
+    expect(view).toMatchObject({
+      ok: true,
+      value: {
+        prices: true,
+        buyers: [
+          {
+            name: 'Ottilie Brandreth',
+            part: 'left half',
+            cost: expect.stringMatching(/^\$/),
+            linkUntil: null,
+          },
+          { name: 'Corwin Aske', takeHome: 0, cost: '' },
+        ],
+      },
+    });
+    expect(JSON.stringify(view)).not.toContain('555 0161');
+    const { sheet, version } = await shop.get('sheetView', { shareId: from });
+    const paper = { ...sheet, wrap: 'paper' as const };
+    expect(
+      await ask(farmer, 'saveSheet', { shareId: from, baseVersion: version, sheet: paper }),
+    ).toMatchObject({
+      ok: true,
+    });
+    const copy = { clientId: randomUUID(), fromShareId: from, toShareIds: [to], rows: [] };
+    expect(await ask(farmer, 'copySheet', copy)).toMatchObject({ ok: true });
+    expect(await shop.get('sheetView', { shareId: to })).toMatchObject({ sheet: { wrap: 'paper' } });
+    expect(await ask(farmer, 'sendSheet', { clientId: randomUUID(), shareId: to, version: 1 })).toMatchObject(
+      {
+        ok: true,
+      },
+    );
+    // What the farmer drafted stays, under the farm's name, when the counter goes on with it.
+    await shop.get('saveSheet', { shareId: from, baseVersion: version + 1, sheet });
+    const versions = await shop.get('otherSheetsView', { shareId: from });
+    expect(versions.map(({ words }) => words)).toContainEqual(expect.stringContaining('Low Tarn'));
+  });
+
+  it('gives a buyer of the own animals a link, and is shown no number', async () => {
+    const farmer = await giveFarm();
+    const asked = { days: 14, prices: true, origin: 'https://shop.example.org' };
+    const link = (shareId: ShareFile['share']['id']) => ({
+      ...asked,
+      clientId: randomUUID(),
+      shareId,
+      secret: randomBytes(32).toString('base64url'),
+    });
+    expect(await ask(farmer, 'giveLink', link(mine.share.id))).toEqual({
+      ok: true,
+      value: { told: ['text'] },
+    });
+    const theirs = await elsewhere();
+    expect(await ask(farmer, 'giveLink', link(theirs.share.id))).toMatchObject({ reason: 'not-allowed' });
+  });
+
+  it('gives no prices on that are not shown to themselves, and sees none', async () => {
+    const farmer = await giveFarm({ prices: false });
+    const view = await ask(farmer, 'farmSheetsView', { personId: mine.animal.farm.id });
+    expect(JSON.stringify(view)).not.toContain('$');
+    const secret = randomBytes(32).toString('base64url');
+    const asked = {
+      clientId: randomUUID(),
+      days: 14,
+      prices: true,
+      origin: 'https://shop.example.org',
+      secret,
+    };
+    await ask(farmer, 'giveLink', { ...asked, shareId: mine.share.id });
+    const visitor = (await visit(secret))!;
+    expect(await ask(visitor, 'householdSheetView', { shareId: mine.share.id })).toMatchObject({
+      value: { prices: false },
+    });
+  });
+
+  it('opens nothing of another farm, and nothing of the shop', async () => {
+    const farmer = await giveFarm();
+    const theirs = await elsewhere();
+    const personId = theirs.animal.farm.id;
+    const [own, shareId] = [mine.share.id, theirs.share.id];
+    const row = { shareId, version: 1, decision: 'ham', answer: { forms: [] as never } };
+    const refused: [UseCaseName, object][] = [
+      ['farmSheetsView', { personId }],
+      ['householdSheetView', { shareId }],
+      ['saveSheet', { shareId, baseVersion: 1, sheet: theirs.sheet!.sheet }],
+      ['copySheet', { clientId: randomUUID(), fromShareId: own, toShareIds: [shareId], rows: [] }],
+      ['copySheet', { clientId: randomUUID(), fromShareId: shareId, toShareIds: [own], rows: [] }],
+      ['wantedView', { personId, species: 'hog', wants: [{ cut: 'Ham', packs: 1, inFreezer: 0 }] }],
+      ['farmLinksView', { personId: mine.animal.farm.id }],
+      ['ticketView', { shareId: own }],
+      ['householdStatementView', { shareId: own }],
+    ];
+    for (const [name, input] of refused) {
+      expect([name, await ask(farmer, name, input as never)]).toEqual([
+        name,
+        expect.objectContaining({ ok: false }),
+      ]);
+    }
+    const answer = { forms: [{ option: 'grind', amount: { kind: 'rest' as const }, params: {} }] };
+    const changes = [
+      { ...row, shareId: own, answer },
+      { ...row, answer },
+    ];
+    expect(await ask(farmer, 'changeRows', { clientId: randomUUID(), changes })).toMatchObject({
+      reason: 'not-allowed',
     });
   });
 });

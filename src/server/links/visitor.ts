@@ -1,13 +1,18 @@
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { failure, success, type Result } from '@/core/quantity/result';
+import { personById } from '@/data/book';
 import type { Database } from '@/data/database';
-import { linkByHash, type Link } from '@/data/links';
+import { linkByHash, linkById, type Link } from '@/data/links';
 import { shareAlone } from '@/data/rail';
 import type { Actor } from '../house/actor';
+import { isOffice } from '../house/useCase';
 import { tokenHash } from '../people/secrets';
 
-/** Somebody who came by a private link: a household, for its own share. */
-export type Visitor = { readonly actor: Extract<Actor, { kind: 'household' }>; readonly link: Link };
+/** Somebody who came by a private link: a household, for its own share, or a farmer, for the own farm. */
+export type Visitor = {
+  readonly actor: Extract<Actor, { kind: 'household' | 'farmer' }>;
+  readonly link: Link;
+};
 
 /** A token as it is made: 32 random bytes. What has another shape is no link and is not looked for. */
 export const TOKEN = /^[\w-]{43}$/;
@@ -17,10 +22,20 @@ export async function visitorOf(db: Database, token: string, now: Date): Promise
   if (!TOKEN.test(token)) return undefined;
   const link = await linkByHash(db, tokenHash(token));
   if (!link || link.endedAt !== null || link.expiresAt <= now.toISOString()) return undefined;
+  if (link.farmId !== null) {
+    const farm = await personById(db, link.farmId);
+    return farm && { actor: { kind: 'farmer', id: link.id, name: farm.name, farmId: link.farmId }, link };
+  }
   const alone = await shareAlone(db, link.shareId);
   if (!alone) return undefined;
   const { owner } = alone.share;
   return { actor: { kind: 'household', id: link.id, name: owner.name, shareId: link.shareId }, link };
+}
+
+/** Whether somebody is shown what it costs: the office, and whoever's link shows it. */
+export async function maySeePrices(db: Database, actor: Actor): Promise<boolean> {
+  if (actor.kind !== 'household' && actor.kind !== 'farmer') return isOffice(actor);
+  return (await linkById(db, actor.id))?.prices ?? false;
 }
 
 const holder = globalThis as { fractumWrongLinks?: RateLimiterMemory };

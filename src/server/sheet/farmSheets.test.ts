@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ShareId } from '@/core/order/animal';
+import { wantedJob } from '@/core/goals/wantedJob';
 import { answered, form, house } from '@/core/tests/halfHog';
 import { hogDocument, TestShop } from '../tests/testShop';
 
@@ -73,5 +74,51 @@ describe('the sheets of a farm', () => {
       hogDocument({ animal: { ...hogDocument().animal, species: 'beef', tag: 'B901' } }),
     );
     expect(await copy([beef!.share.id])).toMatchObject({ reason: 'not-that-animal' });
+  });
+});
+
+describe('what sells', () => {
+  const wants = [{ cut: 'Blade steaks, bone-in', packs: 4, inFreezer: 1 }];
+  const divided = async () => {
+    const job = await shop.get('wantedView', { personId: farmId as never, species: 'hog', wants });
+    return wantedJob(structuredClone(job));
+  };
+
+  it('is divided over the sheets that there are, and taken in one', async () => {
+    await copy([ids[2]!]);
+    const { gives, changes } = await divided();
+    expect(gives[0]!.then).toBeGreaterThanOrEqual(3);
+    expect(changes.map(({ title, says }) => [title, says])).toContainEqual([
+      'Butt',
+      expect.stringMatching(/steaks/),
+    ]);
+    const asked = changes.map(({ shareId, version, decision, answer }) => ({
+      shareId: shareId as ShareId,
+      version,
+      decision,
+      answer,
+    }));
+    await shop.get('changeRows', { clientId: randomUUID(), changes: asked });
+    const { cuts } = await view();
+    expect(cuts.find(({ cut }) => cut === 'Blade steaks, bone-in')!.packs).toBe(gives[0]!.then);
+    // What was looked at is not there any more.
+    expect(await shop.ask('changeRows', { clientId: randomUUID(), changes: asked })).toMatchObject({
+      reason: 'changed-elsewhere',
+    });
+  });
+
+  it('changes nothing at all where one of the sheets is approved meanwhile', async () => {
+    await copy([ids[1]!]);
+    const answer = { forms: [{ option: 'grind', amount: { kind: 'rest' as const }, params: {} }] };
+    const row = (shareId: ShareId, version: number) => ({ shareId, version, decision: 'ham', answer });
+    await shop.get('approveSheet', {
+      clientId: randomUUID(),
+      shareId: ids[1]!,
+      version: 1,
+      overrideReason: '',
+    });
+    const changes = [row(ids[0]!, 1), row(ids[1]!, 2)];
+    expect(await shop.ask('changeRows', { clientId: randomUUID(), changes })).toMatchObject({ ok: false });
+    expect((await shop.file(ids[0]!)).sheet!.version).toBe(1);
   });
 });

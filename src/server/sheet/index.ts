@@ -1,6 +1,7 @@
 import { approveSheet } from './approveSheet';
 import { callsView, callView } from './callsView';
-import { copySheet, farmSheetsView } from './farmSheets';
+import { changeRows, copySheet } from './copySheet';
+import { farmSheetsView, wantedView } from './farmSheets';
 import { noteCall } from './noteCall';
 import { otherSheetsView } from './otherSheetsView';
 import { renewSetUp } from './renewSetUp';
@@ -13,7 +14,7 @@ import { endTemplate, keepTemplate } from './templates';
 import { wishesView } from './wishesView';
 
 export type { CallInHand, CallRow, Calls } from './callsView';
-export type { FarmShare, FarmSheets, FarmSpecies } from './farmSheets';
+export type { FarmBuyer, FarmShare, FarmSheets, FarmSpecies } from './farmSheets';
 export type { OtherSheet } from './otherSheetsView';
 export type { SavedSheet } from './saveSheet';
 export type { NotedCall, OpenSheet, SheetView } from './sheetView';
@@ -35,4 +36,6 @@ export const sheet = {
   endTemplate,
   farmSheetsView,
   copySheet,
+  changeRows,
+  wantedView,
 } as const;

@@ -4,12 +4,11 @@ import { sheetAgain } from '@/core/sheet/again';
 import type { Sheet } from '@/core/sheet/types';
 import { momentWords } from '@/core/time/shopTime';
 import { sharesBefore } from '@/data/book';
-import { linksOfShare } from '@/data/links';
-import { allUsers } from '@/data/people';
 import { readShareFiles } from '@/data/rail';
 import { latestVersions, templatesOf } from '@/data/sheet';
 import { defineShareView } from '../house/shareView';
 import { OFFICE, type House } from '../house/useCase';
+import { namesOf } from '../ticket/names';
 
 /** Another sheet that the one in hand can be set against: a sheet of the shop's, a version of it, or what they had before. */
 export type OtherSheet = {
@@ -50,10 +49,11 @@ async function ofTheShop({ db }: House, { situation }: ShareFile): Promise<Other
   });
 }
 
-async function versionsOf({ db }: House, { share, shop }: ShareFile): Promise<OtherSheet[]> {
-  const users = new Map((await allUsers(db)).map(({ id, name }) => [id, name]));
-  const links = new Set((await linksOfShare(db, share.id)).map(({ id }) => id));
-  const whoIs = (id: string) => users.get(id) ?? (links.has(id) ? share.owner.name : 'somebody');
+async function versionsOf(house: House, file: ShareFile): Promise<OtherSheet[]> {
+  const { db } = house;
+  const { share, shop } = file;
+  const nameOf = await namesOf(house, file);
+  const whoIs = (id: string) => nameOf(id) || 'somebody';
   const versions = await latestVersions(db, share.id, MOST_VERSIONS);
   return versions.map(({ version, actorId, at, approved, sheet }) => ({
     id: `version-${version}`,

@@ -22,7 +22,7 @@ type Input = { shareId: ShareId; baseVersion: number; sheet: Sheet };
 export const saveSheet = defineUseCase<Input, SavedSheet>({
   name: 'saveSheet',
   roles: OFFICE,
-  others: ['household'],
+  others: ['household', 'farmer'],
   writes: true,
   isDraft: true,
   input: Joi.object({
@@ -42,7 +42,7 @@ export const saveSheet = defineUseCase<Input, SavedSheet>({
     }
     if (latest?.approved) {
       const message =
-        house.actor.kind === 'household'
+        house.actor.kind !== 'staff'
           ? 'The shop has taken your sheet as it stands. Ring us, and we change it together.'
           : 'This sheet is approved as it stands. Say why it changes, and have it approved afresh.';
       return refuse('approved', message);

@@ -94,7 +94,7 @@ export const ticketView = defineShareView<TicketView>({
   name: 'ticketView',
   roles: STAFF,
   show: async (house, file) => {
-    const nameOf = await namesOf(house);
+    const nameOf = await namesOf(house, file);
     const row = stageRowOf(file);
     const { share, animal, cancellation, shop } = file;
     const siblings = file.siblings.filter((each) => each.id !== share.id);

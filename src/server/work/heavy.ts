@@ -6,6 +6,7 @@ import type { SheetCopy } from '@/core/order/sheetCopy';
 import type { Settlement } from '@/core/order/settlement';
 import type { Found } from '@/core/goals/findSheets';
 import type { SearchJob } from '@/core/goals/searchJob';
+import type { DividedInWords, WantedJob } from '@/core/goals/wantedJob';
 import type { BlockPaper } from '@/papers';
 
 const holder = globalThis as { fractumHeavy?: Piscina; fractumSearch?: Piscina };
@@ -65,4 +66,9 @@ function searchThreads(): Piscina {
  */
 export async function sheetsFor(job: SearchJob, signal: AbortSignal): Promise<Found> {
   return (await searchThreads().run(job, { signal })) as Found;
+}
+
+/** What is wanted, divided over a farm's animals in a thread of its own. */
+export async function dividedOver(job: WantedJob, signal: AbortSignal): Promise<DividedInWords> {
+  return (await searchThreads().run(job, { signal, name: 'wantedJob' })) as DividedInWords;
 }

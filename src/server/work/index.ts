@@ -1,4 +1,12 @@
 export { healthOf, type Health } from './health';
-export { blankSheetOf, blockPaperOf, confirmationOf, sheetCopyOf, sheetsFor, statementOf } from './heavy';
+export {
+  blankSheetOf,
+  blockPaperOf,
+  confirmationOf,
+  dividedOver,
+  sheetCopyOf,
+  sheetsFor,
+  statementOf,
+} from './heavy';
 export { Printing } from './printing';
 export { startWork } from './startWork';

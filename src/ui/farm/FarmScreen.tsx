@@ -6,36 +6,54 @@ import { useState } from 'react';
 import type { ShareId } from '@/core/order/animal';
 import { counted } from '@/core/quantity/counted';
 import { listed } from '@/core/quantity/listed';
-import { formatWeight, sumWeights } from '@/core/quantity/weight';
+import { formatWeight } from '@/core/quantity/weight';
+import { frameOf } from '@/core/species/sideMapPath';
+import type { SideMap } from '@/core/species/types';
 import type { FarmShare, FarmSheets, FarmSpecies } from '@/server/sheet';
 import { useLive } from '../kit/live/useLive';
 import { Note } from '../kit/Note';
+import { SideDrawing } from '../kit/SideDrawing';
 import { Nothing } from '../kit/States';
 import { useAsk } from '../kit/useAsk';
+import { Buyers } from './Buyers';
+import { FarmLink } from './FarmLink';
+import { AT_DESK, type FarmPlace } from './farmPlace';
+import { Wanted } from './Wanted';
 import styles from './Farm.module.css';
 
 /** A farm's evening: all its animals' sheets side by side, one given to the others, and what they give together. */
-export function FarmScreen({ farm: first }: { farm: FarmSheets }) {
+export function FarmScreen({ farm: first, place = AT_DESK }: { farm: FarmSheets; place?: FarmPlace }) {
   const { value: farm } = useLive('farmSheetsView', { personId: first.id }, first);
+  const [giving, setGiving] = useState(false);
   return (
     <div className={styles.page}>
       <h1>
         {farm.name}: sheets side by side{' '}
-        <Link href={`/households/${farm.id}`} className="quiet">
-          the farm
-        </Link>
+        {place.atDesk && (
+          <>
+            <Link href={`/households/${farm.id}`} className="quiet">
+              the farm
+            </Link>{' '}
+            <Button onClick={() => setGiving(true)}>Their page</Button>
+          </>
+        )}
       </h1>
       {farm.species.length === 0 && (
         <Nothing>No animal of theirs is booked or in the shop. What they book stands here.</Nothing>
       )}
       {farm.species.map((species) => (
-        <SpeciesSheets key={species.species} of={species} />
+        <SpeciesSheets key={species.id} farm={farm} of={species} place={place} />
       ))}
+      {farm.buyers.length > 0 && <Buyers buyers={farm.buyers} prices={farm.prices} />}
+      {giving && <FarmLink farm={farm} onClose={() => setGiving(false)} />}
     </div>
   );
 }
 
-function SpeciesSheets({ of: { species, unit, rows, shares, cuts } }: { of: FarmSpecies }) {
+type SpeciesProps = { farm: FarmSheets; of: FarmSpecies; place: FarmPlace };
+
+function SpeciesSheets({ farm, of, place }: SpeciesProps) {
+  const { species, unit, rows, shares } = of;
   const [given, give] = useState<ShareId>(
     () => (shares.find(({ says }) => 'grind' in says) ?? shares[0]!).shareId,
   );
@@ -88,6 +106,8 @@ function SpeciesSheets({ of: { species, unit, rows, shares, cuts } }: { of: Farm
                 <Head
                   key={share.shareId}
                   share={share}
+                  map={of.map}
+                  place={place}
                   isGiven={share.shareId === from.shareId}
                   isTicked={ticked.has(share.shareId)}
                   onGive={() => give(share.shareId)}
@@ -109,7 +129,7 @@ function SpeciesSheets({ of: { species, unit, rows, shares, cuts } }: { of: Farm
                   </Checkbox>
                 </th>
                 {shares.map((share) => (
-                  <Cell key={share.shareId} share={share} row={id} like={from} />
+                  <Cell key={share.shareId} share={share} row={id} like={from} place={place} />
                 ))}
               </tr>
             ))}
@@ -120,11 +140,11 @@ function SpeciesSheets({ of: { species, unit, rows, shares, cuts } }: { of: Farm
               shares={shares}
               of={({ takeHome }) => (takeHome > 0 ? formatWeight(takeHome, 1) : '–')}
             />
-            <Foot title="costs about" shares={shares} of={({ cost }) => cost || '–'} />
+            {farm.prices && <Foot title="costs about" shares={shares} of={({ cost }) => cost || '–'} />}
           </tfoot>
         </table>
       </div>
-      {cuts.length > 0 && <Together cuts={cuts} shares={shares} unit={unit} />}
+      <Wanted farm={farm} of={of} place={place} />
     </section>
   );
 }
@@ -137,16 +157,21 @@ function toggled<T>(set: ReadonlySet<T>, one: T): ReadonlySet<T> {
 
 type HeadProps = {
   share: FarmShare;
+  map: SideMap;
+  place: FarmPlace;
   isGiven: boolean;
   isTicked: boolean;
   onGive: () => void;
   onTick: () => void;
 };
 
-function Head({ share, isGiven, isTicked, onGive, onTick }: HeadProps) {
+function Head({ share, map, place, isGiven, isTicked, onGive, onTick }: HeadProps) {
   return (
     <th scope="col" data-given={isGiven || undefined}>
-      <Link href={`/sheet/${share.shareId}`}>{share.name}</Link>
+      <svg viewBox={frameOf(map).join(' ')} className={styles.side} aria-hidden>
+        <SideDrawing map={map} destinationOf={(zone) => share.zones[zone]} />
+      </svg>
+      <Link href={place.sheetPath(share.shareId)}>{share.name}</Link>
       <span className="quiet">
         {share.tag}, {share.stands}
       </span>
@@ -154,7 +179,12 @@ function Head({ share, isGiven, isTicked, onGive, onTick }: HeadProps) {
         <span className="quiet">from here</span>
       ) : (
         <span>
-          <Checkbox checked={isTicked} disabled={!share.mayChange} onChange={onTick}>
+          <Checkbox
+            aria-label={`copy to it: ${share.name}`}
+            checked={isTicked}
+            disabled={!share.mayChange}
+            onChange={onTick}
+          >
             copy to it
           </Checkbox>
           <button type="button" className="link" onClick={onGive}>
@@ -166,13 +196,15 @@ function Head({ share, isGiven, isTicked, onGive, onTick }: HeadProps) {
   );
 }
 
+type CellProps = { share: FarmShare; row: string; like: FarmShare; place: FarmPlace };
+
 /** What a row says; only where it is otherwise than on the sheet that is given. */
-function Cell({ share, row, like }: { share: FarmShare; row: string; like: FarmShare }) {
+function Cell({ share, row, like, place }: CellProps) {
   const says = share.says[row];
   const isLike = share.shareId !== like.shareId && says === like.says[row];
   return (
     <td data-like={isLike || undefined}>
-      <Link href={`/sheet/${share.shareId}?row=${row}`} className={says ? '' : 'alarm'}>
+      <Link href={place.sheetPath(share.shareId, row)} className={says ? '' : 'alarm'}>
         {isLike ? 'the same' : (says ?? 'not answered')}
       </Link>
     </td>
@@ -197,54 +229,5 @@ function Foot({
         </td>
       ))}
     </tr>
-  );
-}
-
-/** What all of them give together, pack by pack: what can be sold, and whose it is. */
-function Together({ cuts, shares, unit }: Pick<FarmSpecies, 'cuts' | 'shares' | 'unit'>) {
-  const weight = sumWeights(cuts.map(({ packaged }) => packaged));
-  const packs = cuts.reduce((sum, cut) => sum + cut.packs, 0);
-  return (
-    <details>
-      <summary>
-        Together {counted(packs, 'pack')}, {formatWeight(weight, 0)} {unit}, expected
-      </summary>
-      <div className={styles.wide}>
-        <table className={styles.together}>
-          <thead>
-            <tr>
-              <th scope="col">packs by cut</th>
-              <th scope="col" className="num">
-                all
-              </th>
-              <th scope="col" className="num">
-                {unit}
-              </th>
-              {shares.map(({ shareId, name }) => (
-                <th key={shareId} scope="col" className="num">
-                  {name.split(',')[0]}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {cuts.map((cut) => (
-              <tr key={cut.cut}>
-                <th scope="row">{cut.cut}</th>
-                <td className="num">
-                  <b>{cut.packs}</b>
-                </td>
-                <td className="num">{formatWeight(cut.packaged, 1)}</td>
-                {shares.map(({ shareId }) => (
-                  <td key={shareId} className="num">
-                    {cut.of[shareId] ?? ''}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-    </details>
   );
 }

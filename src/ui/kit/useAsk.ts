@@ -3,8 +3,9 @@
 import { useCallback, useMemo, useState } from 'react';
 import type { Failure } from '@/core/quantity/result';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
-import { act, isUnanswered, type Answer } from './act';
+import { isUnanswered, type Answer } from './act';
 import { AskedIds } from './asking';
+import { useDoor } from './door';
 import { weLookAgainAfter } from './live/own';
 import { useRefreshLive } from './live/useLive';
 
@@ -29,20 +30,21 @@ export function useAsk<Name extends UseCaseName>(name: Name): Asking<Name> {
   const [refusal, setRefusal] = useState<Failure<string> | null>(null);
   const ids = useMemo(() => new AskedIds(), []);
   const refresh = useRefreshLive();
+  const door = useDoor();
   const ask = useCallback(
     async (question: Question<Name>) => {
       setBusy(true);
       const clientId = ids.idFor(question);
       const input = { ...question, clientId } as unknown as InputOf<Name>;
       weLookAgainAfter(clientId);
-      const answer = await act(name, input);
+      const answer = await door(name, input);
       ids.answered(answer.ok ? undefined : answer.reason);
       setRefusal(answer.ok ? null : answer);
       setBusy(false);
       if (answer.ok || isUnanswered(answer.reason)) refresh();
       return answer;
     },
-    [ids, name, refresh],
+    [door, ids, name, refresh],
   );
   const clear = useCallback(() => setRefusal(null), []);
   return { ask, busy, refusal, clear };

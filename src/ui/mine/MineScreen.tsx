@@ -10,7 +10,9 @@ type Props = { token: string; mine: HouseholdSheet };
 /** A household's page, as soon as the species of its sheet has come. */
 export function MineScreen({ token, mine }: Props) {
   const { version } = mine.sheet.species;
-  const { species, failed } = useSpeciesAt(`/api/mine/${token}/species/${encodeURIComponent(version)}`);
+  const { species, failed } = useSpeciesAt(
+    `/api/mine/${token}/species/${encodeURIComponent(version)}?share=${mine.shareId}`,
+  );
   if (!species) return <FetchingSheet failed={failed} />;
   return <MineSheet token={token} mine={mine} species={species} />;
 }

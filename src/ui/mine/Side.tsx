@@ -1,27 +1,41 @@
 'use client';
 
+import { zoneDestination } from '@/core/questions/zones';
 import { frameOf, zonePath } from '@/core/species/sideMapPath';
+import { DESTINATION_WORDS } from '@/core/species/types';
+import { SidePatterns } from '../kit/SidePatterns';
 import type { SheetState } from '../sheet/useSheet';
 import styles from './Mine.module.css';
 
-type SideProps = { species: SheetState['situation']['species']; onZone: (zone: string) => void };
+type Props = { state: SheetState; onZone: (zone: string) => void };
 
-/** The side in outline with the words of its places; a touch leads to what is asked there. */
-export function Side({ species, onZone }: SideProps) {
+/**
+ * The side with the words of its places, filled with where each goes and dashed where nothing is said yet; a touch leads
+ * to what is asked there.
+ */
+export function Side({ state: { situation, sheet, now }, onZone }: Props) {
+  const { species } = situation;
   const map = species.sideMap;
+  const answered = { species, sheet, expected: now.forecast };
   return (
     <svg viewBox={frameOf(map).join(' ')} className={styles.outline} role="group" aria-label="Your side">
-      {Object.keys(map.zones).map((zone) => (
-        <path
-          key={zone}
-          d={zonePath(map, zone)}
-          role="button"
-          tabIndex={0}
-          aria-label={zone}
-          onClick={() => onZone(zone)}
-          onKeyDown={(event) => event.key === 'Enter' && onZone(zone)}
-        />
-      ))}
+      <SidePatterns />
+      {Object.keys(map.zones).map((zone) => {
+        const destination = zoneDestination(answered, zone);
+        return (
+          <path
+            key={zone}
+            d={zonePath(map, zone)}
+            style={destination && { fill: `url(#side-${destination})` }}
+            strokeDasharray={destination ? undefined : '8 6'}
+            role="button"
+            tabIndex={0}
+            aria-label={`${zone}, ${destination ? DESTINATION_WORDS[destination] : 'nothing said yet'}`}
+            onClick={() => onZone(zone)}
+            onKeyDown={(event) => event.key === 'Enter' && onZone(zone)}
+          />
+        );
+      })}
       {Object.entries(map.labels).map(([zone, [x, y]]) => (
         <text key={zone} x={x} y={y} aria-hidden>
           {zone.split(' ').map((word, index) => (

@@ -25,12 +25,24 @@ export function Start({ token, mine, page }: Props) {
     <div className={styles.body}>
       <div className={styles.twoParts}>
         <div>
-          <h1>
-            <Greeting />, {mine.household.split(' ')[0]}.
-          </h1>
-          <p>
-            This is your {animal.part} of a {animal.species}, raised at {animal.farm}.
-          </p>
+          {mine.byFarmer ? (
+            <>
+              <h1>{mine.household}</h1>
+              <p>
+                {animal.part} of a {animal.species}.{' '}
+                <a href={`/mine/${token}`}>All sheets of {animal.farm}</a>
+              </p>
+            </>
+          ) : (
+            <>
+              <h1>
+                <Greeting />, {mine.household.split(' ')[0]}.
+              </h1>
+              <p>
+                This is your {animal.part} of a {animal.species}, raised at {animal.farm}.
+              </p>
+            </>
+          )}
           <p className={styles.large}>
             {!isWeighed && <span className="unit">about </span>}
             {formatWeight(hangs, 1)}
@@ -49,20 +61,22 @@ export function Start({ token, mine, page }: Props) {
             {standingWords(mine)} {(view.approved || view.locked) && <RingUs shop={mine.shop} />}
           </p>
         </div>
-        <Side species={situation.species} onZone={page.onZone} />
+        <Side state={state} onZone={page.onZone} />
       </div>
       <ol className={styles.days}>
         <li>
           <b>{days.killed}</b> hung
         </li>
-        <li data-here>
-          <b>{days.sheetBy}</b> we must know by then
-        </li>
+        {mine.standing === 'sheet' && (
+          <li data-here>
+            <b>{days.sheetBy}</b> we must know by then
+          </li>
+        )}
         <li>
           <b>{days.cut}</b> cut, about
         </li>
       </ol>
-      <Papers token={token} mine={mine} />
+      {!mine.byFarmer && <Papers token={token} mine={mine} />}
       {mine.sent && !view.approved && <p>You sent it to us {mine.sent}. You can change it until we begin.</p>}
       {view.approved && !view.locked && (
         <div>
@@ -84,7 +98,7 @@ export function Start({ token, mine, page }: Props) {
 /** Where it stands, in a sentence. */
 function standingWords({ standing, sheet }: HouseholdSheet): string {
   if (standing === 'gone') return 'You have taken it home. Thank you.';
-  if (standing === 'ready') return 'Your meat is ready to be collected.';
+  if (standing === 'ready') return 'The meat is ready to be collected.';
   if (standing === 'block') return 'It is being cut.';
   if (sheet.approved) return 'We cut it as you told us. To change anything, ring us.';
   return 'Now tell us how you would like it cut.';

@@ -43,7 +43,7 @@ export function TryStart({ tried: { species, shop, sheet }, page }: Props) {
             )}
           </p>
         </div>
-        <Side species={situation.species} onZone={page.onZone} />
+        <Side state={page.state} onZone={page.onZone} />
       </div>
       <Begin page={page} />
       <p className="quiet">

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import type { Failure } from '@/core/quantity/result';
 import type { HouseEvent } from '@/server/house/events';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
-import { act } from '../act';
+import { useDoor, type Door } from '../door';
 import { listen } from './hub';
 import { concerns } from './concerns';
 import { isOurs } from './own';
@@ -89,9 +89,10 @@ export function useLive<Name extends UseCaseName>(
   input: InputOf<Name>,
   first: OutputOf<Name>,
 ): Live<OutputOf<Name>> {
+  const door = useDoor();
   const { data, error, refetch } = useQuery<OutputOf<Name>, Refused>({
     queryKey: [name, input],
-    queryFn: () => fetched(name, input),
+    queryFn: () => fetched(door, name, input),
     initialData: first,
   });
   const reload = useCallback(async () => {
@@ -110,9 +111,10 @@ export function useLiveChosen<Name extends UseCaseName>(
   name: Name,
   input: InputOf<Name>,
 ): Partial<Pick<Live<OutputOf<Name>>, 'value'>> & Omit<Live<OutputOf<Name>>, 'value'> {
+  const door = useDoor();
   const { data, error, refetch } = useQuery<OutputOf<Name>, Refused>({
     queryKey: [name, input],
-    queryFn: () => fetched(name, input),
+    queryFn: () => fetched(door, name, input),
   });
   const reload = useCallback(async () => {
     await refetch();
@@ -120,8 +122,12 @@ export function useLiveChosen<Name extends UseCaseName>(
   return { ...(data === undefined ? {} : { value: data }), problem: error?.failure ?? null, reload };
 }
 
-async function fetched<Name extends UseCaseName>(name: Name, input: InputOf<Name>): Promise<OutputOf<Name>> {
-  const answer = await act(name, input);
+async function fetched<Name extends UseCaseName>(
+  door: Door,
+  name: Name,
+  input: InputOf<Name>,
+): Promise<OutputOf<Name>> {
+  const answer = await door(name, input);
   if (!answer.ok) throw new Refused(answer);
   return answer.value;
 }

@@ -1,23 +1,25 @@
-import { headers } from 'next/headers';
-import { askAsAnybody, askAsVisitor, visitorBy } from '@/app/door';
-import { LinkHoldsNoMore } from '@/ui/mine/LinkHoldsNoMore';
+import { FarmerScreen } from '@/ui/mine/FarmerScreen';
 import { MineScreen } from '@/ui/mine/MineScreen';
+import { shown, visit } from './visit';
 
 export const metadata = { title: 'Your meat', robots: { index: false, follow: false } };
 
-/** A household's own page, by its private link. */
-export default async function MinePage({ params }: { params: Promise<{ token: string }> }) {
-  const { token } = await params;
-  const address = (await headers()).get('x-fractum-address') ?? 'unknown';
-  const visitor = await visitorBy(token, address);
-  if (!visitor.ok) return <Closed words={visitor.message} />;
-  const { shareId } = visitor.value.actor;
-  const mine = await askAsVisitor(visitor.value, 'householdSheetView', { shareId });
-  if (!mine.ok) return <Closed words={mine.message} />;
-  return <MineScreen token={token} mine={mine.value} />;
-}
+type Params = { params: Promise<{ token: string }> };
 
-async function Closed({ words }: { words: string }) {
-  const shop = await askAsAnybody('shopFrontView', {});
-  return <LinkHoldsNoMore words={words} shop={shop.ok ? shop.value : null} />;
+/** A household's own page by its private link, or a farmer's. */
+export default async function MinePage({ params }: Params) {
+  const { token } = await params;
+  return visit(token, async (visitor) =>
+    visitor.actor.kind === 'farmer'
+      ? shown(visitor, {
+          view: 'farmSheetsView',
+          input: { personId: visitor.actor.farmId },
+          show: (farm) => <FarmerScreen token={token} farm={farm} />,
+        })
+      : shown(visitor, {
+          view: 'householdSheetView',
+          input: { shareId: visitor.actor.shareId },
+          show: (mine) => <MineScreen token={token} mine={mine} />,
+        }),
+  );
 }

@@ -1,0 +1,11 @@
+import { ask, currentActor } from '@/app/door';
+import { readBody } from '@/app/http';
+import { answerSearch } from '@/app/searching';
+import { dividedOver } from '@/server/work';
+
+/** What sells, divided over a farm's animals. */
+export async function POST(request: Request): Promise<Response> {
+  const body = (await currentActor()) ? await readBody(request) : { ok: true as const, value: undefined };
+  if (!body.ok) return body.response;
+  return answerSearch(request, await ask('wantedView', body.value), dividedOver);
+}
