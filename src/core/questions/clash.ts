@@ -1,6 +1,4 @@
 import { forecast } from '../forecast/forecast';
-import type { Forecast } from '../forecast/types';
-import type { Cents } from '../quantity/money';
 import { findingsOf, type Finding } from './findings';
 import { formOf, withAnswer } from '../sheet/houseSheet';
 import { decisionById, whyNotOffered, type Job } from '../sheet/situation';
@@ -13,19 +11,14 @@ export type WayOut = {
   /** Label of what the other decision becomes. */
   readonly becomes: string;
   readonly sheet: Sheet;
-  readonly forecast: Forecast;
-  readonly charges: Cents;
 };
 
-/** What a forecast would cost, by the price list of the order. */
-export type PriceOf = (expected: Forecast, sheet: Sheet) => Cents;
-
 /**
- * The two ways out of a clash, each a whole sheet with its weight and its money: keep what holds the piece now
+ * The two ways out of a clash, each a whole sheet: keep what holds the piece now
  * and change the wish, or keep the wish and change what holds it. The change is the first other form of that
  * zone, in the order the zone lists them, that leaves no clash between the two.
  */
-export function waysOut(job: Job, clash: Pick<Finding, 'decision' | 'holder'>, priceOf: PriceOf): WayOut[] {
+export function waysOut(job: Job, clash: Pick<Finding, 'decision' | 'holder'>): WayOut[] {
   const { situation, sheet, coldSides } = job;
   const pair = [clash.decision, clash.holder!];
   return [
@@ -51,8 +44,6 @@ export function waysOut(job: Job, clash: Pick<Finding, 'decision' | 'holder'>, p
           changes: changes!,
           becomes: option.label,
           sheet: changed,
-          forecast: expected,
-          charges: priceOf(expected, changed),
         },
       ];
     }

@@ -271,7 +271,9 @@ function fatFindings(
   const { fatPct, lean } = expected.pool;
   const asked = sheet.grind.fatPct;
   if (lean === 0 || fatPct - asked <= FAT_WORTH_SAYING) return [];
-  const fattest = zonesByFat(situation, divided).slice(0, 2);
+  const fattest = fattestDecisions(situation, divided)
+    .slice(0, 2)
+    .map(({ title }) => title.toLowerCase());
   const source =
     fattest.length > 0
       ? `Most of it hangs on the ${fattest.join(' and the ')}: keep that as cuts`
@@ -287,26 +289,25 @@ function fatFindings(
   return [{ kind: 'fat-over', decision: 'grind', side: 1, sentence, blocks: false }];
 }
 
-/** Titles of the zones whose leavings bring the grind most of its attached fat, most first. */
-function zonesByFat(situation: Situation, divided: readonly DividedSide[]): string[] {
-  const { grind } = situation.species;
-  const fat = new Map<string, number>();
+/** The decisions whose leavings bring the grind most of its attached fat, most first. */
+export function fattestDecisions(situation: Situation, divided: readonly DividedSide[]): Decision[] {
+  const { grind, decisions } = situation.species;
+  const fat = new Map<Decision, number>();
   for (const { claims, block } of divided) {
     const { cells } = block;
     for (let cell = 0; cell < cells.count; cell += 1) {
       const atom = cells.atoms[cells.atomOf[cell]!]!;
       if (atom.leftover !== 'pools' || claims.free[cell]! === 0) continue;
       const attached = atom.attachedShare ?? grind.attachedShare.whole;
-      const title = situation.species.decisions.find((decision) => claimsAtom(decision, atom.id))?.title;
-      if (title === undefined || attached === 0) continue;
-      fat.set(title, (fat.get(title) ?? 0) + cells.fat[cell]! * claims.free[cell]! * attached);
+      const decision = decisions.find((each) => claimsAtom(each, atom.id));
+      if (decision === undefined || attached === 0) continue;
+      fat.set(decision, (fat.get(decision) ?? 0) + cells.fat[cell]! * claims.free[cell]! * attached);
     }
   }
-  const sorted = [...fat].sort(([, a], [, b]) => b - a);
-  return sorted.map(([title]) => title.toLowerCase());
+  return [...fat].sort(([, a], [, b]) => b - a).map(([decision]) => decision);
 }
 
-function claimsAtom(decision: Decision, atom: string): boolean {
+export function claimsAtom(decision: Decision, atom: string): boolean {
   return decision.options.some((option) =>
     option.products.some((product) => product.claims.some((claim) => claim.atom === atom)),
   );

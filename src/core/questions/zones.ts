@@ -2,6 +2,7 @@ import type { Forecast } from '../forecast/types';
 import type { Decision, Destination, Species } from '../species/types';
 import { optionById } from '../sheet/situation';
 import { takenOver } from '../sheet/takenOver';
+import { answerOn } from '../sheet/wishes';
 import type { Sheet } from '../sheet/types';
 
 const heaviest = new WeakMap<Species, Map<string, Decision>>();
@@ -52,18 +53,26 @@ export function zoneDestination(answered: Answered, zone: string): Destination |
   return decision && decisionDestination(answered, decision);
 }
 
-/** Where most of what a decision is about goes under a sheet; undefined while it is open. */
+/**
+ * Where most of what a decision is about goes under a sheet; undefined while it is open.
+ *
+ * @param side - which side of a whole animal, where the two differ
+ */
 export function decisionDestination(
   { species, sheet, expected }: Answered,
   decision: Decision,
+  side: 1 | 2 = 1,
 ): Destination | undefined {
-  const taker = takenOver(species, (id) => sheet.answers[id]).get(decision.id);
+  const taker = takenOver(species, (id) => answerOn(sheet, id, side)).get(decision.id);
   if (taker) return taker.option.products[0]?.destination;
-  const answer = sheet.answers[decision.id];
+  const answer = answerOn(sheet, decision.id, side);
   if (!answer) return undefined;
-  const lines = expected.lines.filter((line) => line.decision === decision.id);
+  const option = optionById(decision, answer.forms[0]!.option);
+  // Lines are of both sides together.
+  const lines =
+    decision.id in sheet.secondSide ? [] : expected.lines.filter((line) => line.decision === decision.id);
   const [largest] = [...lines].sort((a, b) => b.gross - a.gross);
-  return largest?.destination ?? optionById(decision, answer.forms[0]!.option).destination ?? 'grind';
+  return (largest ?? option.products[0])?.destination ?? option.destination ?? 'grind';
 }
 
 /** A part of a zone that is decided apart, and what of the zone it is. */

@@ -54,3 +54,14 @@ export function frameOf(map: SideMap): [left: number, top: number, width: number
   const [left, top] = [Math.min(...xs) - FRAME_MARGIN, Math.min(...ys) - FRAME_MARGIN];
   return [left, top, Math.max(...xs) + FRAME_MARGIN - left, Math.max(...ys) + FRAME_MARGIN - top];
 }
+
+/** The same side seen from its other face: the right half of an animal hangs as its left one mirrored. */
+export function mirroredMap(map: SideMap): SideMap {
+  const [left, , width] = frameOf(map);
+  const flip = ([x, y]: MapPoint): MapPoint => [2 * left + width - x, y];
+  const edges = Object.fromEntries(
+    Object.entries(map.edges).map(([name, points]) => [name, points.map(flip)]),
+  );
+  const labels = Object.fromEntries(Object.entries(map.labels).map(([zone, at]) => [zone, flip(at)]));
+  return { ...map, edges, labels, mirrored: !map.mirrored };
+}

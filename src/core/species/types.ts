@@ -127,6 +127,8 @@ export type SideMap = {
   readonly edges: Readonly<Record<string, readonly MapPoint[]>>;
   readonly zones: Readonly<Record<string, readonly string[]>>;
   readonly labels: Readonly<Record<string, MapPoint>>;
+  /** Whether it hangs as a right half; the map of a species is a left one. */
+  readonly mirrored?: boolean;
 };
 
 /** All that makes a species, as data. */

@@ -8,6 +8,7 @@ import type { Call } from '@/core/order/work';
 import type { GroundSent } from '@/core/questions/groundOf';
 import { counted } from '@/core/quantity/counted';
 import { listed } from '@/core/quantity/listed';
+import { sidesOfPart, type SharePart } from '@/core/shares/parts';
 import { onesKept, type Keeping } from '@/core/shares/scarce';
 import type { Sheet } from '@/core/sheet/types';
 import { momentWords, timeIn } from '@/core/time/shopTime';
@@ -43,6 +44,8 @@ export type SheetView = OpenSheet & {
   readonly shareId: ShareId;
   readonly name: string;
   readonly about: string;
+  /** Which half hangs: a right one is drawn mirrored. */
+  readonly hangs: 'left' | 'right' | 'both';
   readonly overrideReason: string | null;
   /** When its household sent it as it wants it, and which version; null when it has not. */
   readonly sent: { readonly at: string; readonly version: number } | null;
@@ -97,6 +100,11 @@ export function openSheetOf({ actor }: House, file: ShareFile): OpenSheet {
   };
 }
 
+function hangsOf(part: SharePart): SheetView['hangs'] {
+  const [first, second] = sidesOfPart(part);
+  return second ? 'both' : first!;
+}
+
 /** What the counter answers a sheet with. */
 async function sheetOf(house: House, file: ShareFile): Promise<SheetView> {
   const shareId = file.share.id;
@@ -108,6 +116,7 @@ async function sheetOf(house: House, file: ShareFile): Promise<SheetView> {
     shareId,
     name: cutName(file),
     about: `${animalWords(file)}, ${open.weightBasis === 'usual' ? 'not hung yet' : `hung ${hung}`}`,
+    hangs: hangsOf(file.share.part),
     overrideReason: file.sheet?.overrideReason ?? null,
     sent: sent ? { at: momentWords(file.shop.zone, sent.at), version: sent.version } : null,
     contact: { name: file.share.contact.name, phone: file.share.contact.phone },

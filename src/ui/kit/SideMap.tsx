@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment, type KeyboardEvent } from 'react';
+import { Fragment, useId, type KeyboardEvent } from 'react';
 import { frameOf, zoneBox, zonePath } from '@/core/species/sideMapPath';
 import { DESTINATION_WORDS, type Destination, type SideMap as MapData } from '@/core/species/types';
 import { SidePatterns } from './SidePatterns';
@@ -93,7 +93,7 @@ type PartsProps = { map: MapData; zone: string; path: string; parts: readonly Pa
 /** The parts of a zone that go different ways: slices across it, each as large as its share. */
 function Parts({ map, zone, path, parts }: PartsProps) {
   const [left, top, width, height] = zoneBox(map, zone);
-  const clip = `part-of-${zone.replaceAll(' ', '-')}`;
+  const clip = useId();
   const isTall = height > width;
   return (
     <g clipPath={`url(#${clip})`}>
@@ -104,7 +104,12 @@ function Parts({ map, zone, path, parts }: PartsProps) {
         const from = parts.slice(0, index).reduce((sum, part) => sum + part.share, 0);
         const place = isTall
           ? { x: left, y: top + from * height, width, height: share * height }
-          : { x: left + from * width, y: top, width: share * width, height };
+          : {
+              x: left + (map.mirrored ? 1 - from - share : from) * width,
+              y: top,
+              width: share * width,
+              height,
+            };
         return (
           <rect
             key={index}

@@ -15,6 +15,7 @@ import { WorkingOf } from '../kit/WorkingOf';
 import { FAT_BESIDE } from './rows';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
+import { Warnings } from './Warnings';
 
 type Props = { state: SheetState; view: SheetView };
 
@@ -56,11 +57,7 @@ export function GrindEditor({ state, view }: Props) {
         </button>
       )}
       <Picking state={state} locked={view.locked} onPick={(picked) => change({ picked })} />
-      {trouble.map((finding) => (
-        <p key={finding.sentence} className={finding.blocks ? 'alarm' : styles.remark} role="status">
-          {finding.sentence}
-        </p>
-      ))}
+      <Warnings findings={trouble} state={state} locked={view.locked} />
       <Budget budget={budget} unit={situation.unit} locked={view.locked} onGiveUp={state.change} />
     </div>
   );

@@ -6,7 +6,8 @@ import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
 import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import { formatWeight, sumWeights } from '@/core/quantity/weight';
-import type { Decision, Species } from '@/core/species/types';
+import { mirroredMap } from '@/core/species/sideMapPath';
+import type { Decision, SideMap as SideMapData, Species } from '@/core/species/types';
 import { SideMap } from '../kit/SideMap';
 import { useSteady } from '../kit/useSteady';
 import { boardOf, type BoardGroup } from './board';
@@ -20,14 +21,16 @@ type Props = {
   /** A moment after the figures: what rows and side are drawn from. */
   state: SheetState;
   species: Species;
+  /** The side as it hangs. */
+  map: SideMapData;
   open: string;
   onOpen: (row: string) => void;
 };
 
 /** The side hangs between its own rows: what is asked, what comes of it, and where it goes. Nothing folds. */
-export function SheetBoard({ state, species, open, onOpen }: Props) {
+export function SheetBoard({ state, species, map, open, onOpen }: Props) {
   const box = useRef<HTMLDivElement>(null);
-  const board = useMemo(() => boardOf(species, decisionsAsked(state.situation)), [species, state.situation]);
+  const board = useMemo(() => boardOf(map, decisionsAsked(state.situation)), [map, state.situation]);
   const groups = (of: readonly BoardGroup[]) =>
     of.map(({ zone, decisions }) => ({
       zone,
@@ -47,34 +50,57 @@ export function SheetBoard({ state, species, open, onOpen }: Props) {
     return decision ? wordsOf(state, decision) : 'not answered';
   });
   const tub = { zone: 'the tub', rows: [grindRow(state), extrasRow(state)] };
+  // A right half has its belly, and the tub below it, at the left.
+  const isMirrored = map.mirrored === true;
+  const [left, right] = [groups(board.left), groups(board.right)];
+  const differs = Object.keys(state.sheet.secondSide).length > 0;
+  const other = useMemo(() => mirroredMap(map), [map]);
   return (
-    <div className={styles.board} ref={box}>
-      <BoardColumn groups={groups(board.back)} open={open} onOpen={onOpen} />
+    <div
+      className={styles.board}
+      ref={box}
+      data-mirrored={isMirrored || undefined}
+      data-halves={differs || undefined}
+    >
+      <BoardColumn groups={isMirrored ? [...left, tub] : left} open={open} onOpen={onOpen} />
       <div className={styles.drawing}>
         <SteadyMap
-          map={species.sideMap}
-          destinations={destinationsOf(state, species)}
+          map={map}
+          destinations={destinationsOf(state, species, 1)}
           describe={describe}
           active={active}
           onChoose={choose}
           onPoint={point}
         />
+        {differs && (
+          <SteadyMap
+            map={other}
+            destinations={destinationsOf(state, species, 2)}
+            describe={describe}
+            active={active}
+            onChoose={choose}
+            onPoint={point}
+          />
+        )}
       </div>
-      <BoardColumn groups={[...groups(board.belly), tub]} open={open} onOpen={onOpen} />
-      <Leaders board={box} map={species.sideMap} active={active} />
+      <BoardColumn groups={isMirrored ? right : [...right, tub]} open={open} onOpen={onOpen} />
+      <Leaders board={box} map={map} active={active} halves={differs} />
     </div>
   );
 }
 
 const SteadyMap = memo(SideMap);
 
-/** Where each part of each zone goes, in the order of the map's zones, as `SideMap` reads it. */
-function destinationsOf({ sheet, now }: SheetState, species: Species): string {
+/** Where each part of each zone of a side goes, in the order of the map's zones, as `SideMap` reads it. */
+function destinationsOf({ sheet, now }: SheetState, species: Species, side: 1 | 2): string {
   const answered = { species, sheet, expected: now.forecast };
   return Object.keys(species.sideMap.zones)
     .map((zone) =>
       zoneParts(species, zone)
-        .map(({ decision, share }) => `${decisionDestination(answered, decision) ?? ''}:${share.toFixed(3)}`)
+        .map(
+          ({ decision, share }) =>
+            `${decisionDestination(answered, decision, side) ?? ''}:${share.toFixed(3)}`,
+        )
         .join('+'),
     )
     .join();

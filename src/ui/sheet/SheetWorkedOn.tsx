@@ -5,7 +5,8 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { ShareId } from '@/core/order/animal';
 import { houseAnswer, withAnswer } from '@/core/sheet/houseSheet';
 import { decisionsAsked } from '@/core/sheet/situation';
-import type { Species } from '@/core/species/types';
+import { mirroredMap } from '@/core/species/sideMapPath';
+import type { SideMap, Species } from '@/core/species/types';
 import type { SheetView } from '@/server/sheet';
 import { act } from '../kit/act';
 import { useKey, useScope } from '../kit/keys/useKey';
@@ -64,14 +65,18 @@ type RowByRowProps = Props & { state: SheetState; settled: SheetState; onWish: (
 
 /** The sheet answered row by row. */
 function RowByRow({ view, species, state, settled, onWish }: RowByRowProps) {
-  const [open, setOpen, paper] = useOpenRow(state, settled);
+  const map = useMemo(
+    () => (view.hangs === 'right' ? mirroredMap(species.sideMap) : species.sideMap),
+    [species, view.hangs],
+  );
+  const [open, setOpen, paper] = useOpenRow(state, settled, map);
   useKey('sheet', 'wishes', onWish);
   return (
     <>
       <SteadyHeader view={view} state={settled} onQuestion={setOpen} onWish={onWish} />
       <MetElsewhere state={state} />
       <section className={styles.columns} aria-label="Decisions, in cutting order">
-        <SteadyBoard state={settled} species={species} open={open} onOpen={setOpen} />
+        <SteadyBoard state={settled} species={species} map={map} open={open} onOpen={setOpen} />
         <Panel state={state} settled={settled} view={view} open={open} onOpen={setOpen} paper={paper} />
       </section>
       <SheetFoot state={state} view={view} />
@@ -123,14 +128,21 @@ function Panel({ state, settled, view, open, onOpen, paper }: PanelProps) {
 }
 
 /** Which row is open: the first question, what the palette leads to, and what the keys go on to. */
-function useOpenRow(state: SheetState, settled: SheetState): [string, (row: string) => void, Paper] {
+function useOpenRow(
+  state: SheetState,
+  settled: SheetState,
+  map: SideMap,
+): [string, (row: string) => void, Paper] {
   const asked = useSearchParams().get('row');
   const { situation } = state;
   const columns = useMemo(() => {
-    const { back, belly } = boardOf(situation.species, decisionsAsked(situation));
-    const idsOf = (groups: typeof back) => groups.flatMap(({ decisions }) => decisions.map(({ id }) => id));
-    return [idsOf(back), [...idsOf(belly), GRIND_ROW, EXTRAS_ROW]];
-  }, [situation]);
+    const { left, right } = boardOf(map, decisionsAsked(situation));
+    const idsOf = (groups: typeof left) => groups.flatMap(({ decisions }) => decisions.map(({ id }) => id));
+    const tub = [GRIND_ROW, EXTRAS_ROW];
+    return !map.mirrored
+      ? [idsOf(left), [...idsOf(right), ...tub]]
+      : [[...idsOf(left), ...tub], idsOf(right)];
+  }, [map, situation]);
   const rows = columns.flat();
   const [open, setOpen] = useState<string>(() => asked ?? firstOpen(state) ?? rows[0]!);
   const step = (by: number) => {

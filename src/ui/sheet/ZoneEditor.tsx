@@ -3,9 +3,10 @@
 import { Segmented } from 'antd';
 import { memo, useState } from 'react';
 import { houseFromAnswer, isHouses, reasonNow } from '@/core/setUp/houseFromAnswer';
+import type { Finding } from '@/core/questions/findings';
 import { numberedOptions } from '@/core/sheet/digits';
 import { formOf, houseWay } from '@/core/sheet/houseSheet';
-import { optionById, whyNotOffered } from '@/core/sheet/situation';
+import { optionById, whyNotOffered, type Situation } from '@/core/sheet/situation';
 import { answerSummary } from '@/core/sheet/summary';
 import { takenOver, takenWords } from '@/core/sheet/takenOver';
 import type { Answer, Sheet } from '@/core/sheet/types';
@@ -17,9 +18,9 @@ import { useSteady } from '../kit/useSteady';
 import { onDemand } from '../kit/onDemand';
 import { answeredOn } from './answered';
 import { OptionRows } from './OptionRows';
-import { ClashChoice } from './Questions';
 import styles from './SheetScreen.module.css';
 import type { SheetState } from './useSheet';
+import { Warnings } from './Warnings';
 
 type Props = {
   decision: Decision;
@@ -40,10 +41,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked, setsUp },
   const answered = answeredOn(side, decision.id);
   const offered = numberedOptions(decision, situation);
   const refused = decision.options.filter((option) => whyNotOffered(option, situation));
-  const mine = settled.findings.filter(
-    (finding) => finding.decision === decision.id || finding.holder === decision.id,
-  );
-  const clash = mine.find((finding) => finding.kind === 'clash');
+  const mine = findingsOfZone(settled.findings, decision, situation);
   const choose = useSteady((option: string) => {
     // Chosen again it stays as it is: its sizes are not those of the house any more.
     if (locked || (answer?.forms.length === 1 && answer.forms[0]!.option === option)) return;
@@ -92,7 +90,7 @@ export function ZoneEditor({ decision, state, settled, view: { locked, setsUp },
           It goes {takenWords(taker)}. To cut it here, answer {taker.decision.title.toLowerCase()} otherwise.
         </p>
       )}
-      {clash && <ClashChoice state={settled} clash={clash} locked={locked} />}
+      <Warnings findings={mine} state={settled} locked={locked} />
       <OptionRows
         decision={decision}
         options={offered}
@@ -115,15 +113,20 @@ export function ZoneEditor({ decision, state, settled, view: { locked, setsUp },
           step={houseStep}
         />
       )}
-      {mine
-        .filter((finding) => finding.kind !== 'unanswered' && finding !== clash)
-        .map((finding) => (
-          <p key={finding.sentence} className={finding.blocks ? 'alarm' : styles.remark} role="status">
-            {finding.sentence}
-          </p>
-        ))}
     </div>
   );
+}
+
+/** What is remarked of the row in hand, and of the rows of its zone, which a choice here may have brought about. */
+function findingsOfZone(
+  findings: readonly Finding[],
+  { id, zone }: Decision,
+  { species }: Situation,
+): readonly Finding[] {
+  const inZone = new Set(species.decisions.filter((each) => each.zone === zone).map((each) => each.id));
+  const isOwn = ({ decision, holder }: Finding) => decision === id || holder === id;
+  const of = findings.filter((finding) => finding.kind !== 'unanswered');
+  return [...of.filter(isOwn), ...of.filter((finding) => !isOwn(finding) && inZone.has(finding.decision))];
 }
 
 const SteadyHouseSays = memo(onDemand(() => import('./HouseSays').then((module) => module.HouseSays)));

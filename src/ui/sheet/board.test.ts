@@ -1,31 +1,40 @@
+import { frameOf, mirroredMap } from '@/core/species/sideMapPath';
 import { allSpecies } from '@/core/tests/catalogue';
 import { boardOf, rowBeside } from './board';
 
 describe.each(allSpecies().map((species) => [species.id, species] as const))(
   'the board of a %s',
   (_, species) => {
-    const board = boardOf(species, species.decisions);
+    const board = boardOf(species.sideMap, species.decisions);
 
     it('has every decision once', () => {
-      const rows = [...board.back, ...board.belly].flatMap(({ decisions }) => decisions.map(({ id }) => id));
+      const rows = [...board.left, ...board.right].flatMap(({ decisions }) => decisions.map(({ id }) => id));
       expect(rows.sort()).toEqual(species.decisions.map(({ id }) => id).sort());
     });
 
     it('has the back at one side and the belly at the other, each from the hind end down', () => {
-      for (const column of [board.back, board.belly]) {
+      for (const column of [board.left, board.right]) {
         expect(column.length).toBeGreaterThan(1);
         const heights = column.map(({ zone }) => species.sideMap.labels[zone]![1]);
         expect(heights).toEqual([...heights].sort((a, b) => a - b));
       }
-      const most = (column: typeof board.back) =>
+      const most = (column: typeof board.left) =>
         Math.max(...column.map(({ zone }) => species.sideMap.labels[zone]![0]));
-      const least = (column: typeof board.back) =>
+      const least = (column: typeof board.left) =>
         Math.min(...column.map(({ zone }) => species.sideMap.labels[zone]![0]));
-      expect(most(board.back)).toBeLessThan(least(board.belly));
+      expect(most(board.left)).toBeLessThan(least(board.right));
+    });
+
+    it('changes its columns for a right half, which hangs mirrored', () => {
+      const mirrored = mirroredMap(species.sideMap);
+      const right = boardOf(mirrored, species.decisions);
+      expect({ left: right.right, right: right.left }).toEqual(board);
+      expect(mirroredMap(mirrored).labels).toEqual(species.sideMap.labels);
+      expect(frameOf(mirrored)).toEqual(frameOf(species.sideMap));
     });
 
     it('leaves room for a line a row at 560 pixels, with what stands over the zones', () => {
-      for (const column of [board.back, board.belly]) {
+      for (const column of [board.left, board.right]) {
         const lines = column.reduce(
           (sum, { decisions }) => sum + decisions.length + (decisions.length > 1 ? 1 : 0),
           0,

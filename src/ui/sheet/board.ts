@@ -1,29 +1,31 @@
 import { frameOf } from '@/core/species/sideMapPath';
-import type { Decision, Species } from '@/core/species/types';
+import type { Decision, SideMap } from '@/core/species/types';
 
 /** The decisions of one zone, beside the side. */
 export type BoardGroup = { readonly zone: string; readonly decisions: readonly Decision[] };
 
 /** The two columns between which the side hangs. */
-export type Board = { readonly back: readonly BoardGroup[]; readonly belly: readonly BoardGroup[] };
+export type Board = { readonly left: readonly BoardGroup[]; readonly right: readonly BoardGroup[] };
 
 /**
- * The decisions of a sheet as they stand beside the hanging side: zones of the back on its left, of the belly on its
- * right, each from the hind end down, and within a zone in the cutter's order. Every decision stands once.
+ * The decisions of a sheet as they stand beside the hanging side: zones of the back on one side of it, of the belly on
+ * the other, each from the hind end down, and within a zone in the cutter's order. Every decision stands once.
+ *
+ * @param map - as the side hangs: mirrored for a right half
  */
-export function boardOf({ sideMap }: Species, decisions: readonly Decision[]): Board {
-  const [left, , width] = frameOf(sideMap);
+export function boardOf(map: SideMap, decisions: readonly Decision[]): Board {
+  const [left, , width] = frameOf(map);
   const zones = [...new Set(decisions.map(({ zone }) => zone))].sort(
-    (a, b) => sideMap.labels[a]![1] - sideMap.labels[b]![1],
+    (a, b) => map.labels[a]![1] - map.labels[b]![1],
   );
-  const isBack = (zone: string) => sideMap.labels[zone]![0] < left + width / 2;
+  const isLeft = (zone: string) => map.labels[zone]![0] < left + width / 2;
   const groups = zones.map((zone) => ({
     zone,
     decisions: decisions.filter((decision) => decision.zone === zone),
   }));
   return {
-    back: groups.filter(({ zone }) => isBack(zone)),
-    belly: groups.filter(({ zone }) => !isBack(zone)),
+    left: groups.filter(({ zone }) => isLeft(zone)),
+    right: groups.filter(({ zone }) => !isLeft(zone)),
   };
 }
 

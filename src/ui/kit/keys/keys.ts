@@ -64,6 +64,7 @@ export const KEYS = {
     right: { keys: 'right', shown: '→', does: 'the row on the other side of the animal' },
     left: { keys: 'left', shown: '←', does: 'the same, the other way' },
     option: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 9, 0', does: 'choose that form for the open zone' },
+    wayOut: { keys: 'a,b,c,d,e,f', shown: 'A to F', does: 'a way out of what is warned of in the open row' },
     question: { keys: 'n,enter', shown: 'Enter, N', does: 'the next open question', notOnButtons: true },
     paper: {
       keys: 'q',
