@@ -38,6 +38,8 @@ export type Group = {
   readonly rows: readonly string[];
   readonly columns: readonly Column[];
   readonly isWhole: boolean;
+  /** The column of another group, by their places, that its columns belong to: one of them is taken with it, none without. */
+  readonly under?: { readonly group: number; readonly column: number };
 };
 
 /** What is searched: groups that add up, from what an unanswered sheet gives. */
@@ -64,42 +66,112 @@ export type Asked = {
 /** Ways to answer one group that are looked at one by one; a larger group is searched around its present answers. */
 const MOST_WAYS = 1500;
 
-/** Everything that can be chosen, group by group. Heavy: some thousand sheets are worked out. */
+/** Everything that can be chosen, group by group. Heavy: some hundred or thousand sheets are worked out. */
 export function choicesOf(ground: Ground, sheet: Sheet, asked: Asked): Choices {
-  const { situation } = ground;
-  const bare: Sheet = { ...sheet, answers: {}, secondSide: {}, grind: emptySheet(situation).grind };
-  let tried = 0;
-  const work = (answers: Sheet['answers'], secondSide: Sheet['secondSide'] = {}) => {
-    tried += 1;
-    return judge(ground, { ...bare, answers, secondSide });
-  };
-  const base = givesOf(ground, bare, work({}));
-  const groups = groupsOf(situation).map((rows): Group => {
-    const ways = rows.map((id) => waysOf(situation, sheet, { id, asked }));
-    const count = ways.reduce((product, each) => product * each.length, 1);
-    const isWhole = count <= MOST_WAYS;
-    const joint = isWhole ? product(ways) : aroundFirst(ways);
-    const columns = joint.flatMap((answers): Column[] => {
-      const given = Object.fromEntries(rows.flatMap((id, at) => (answers[at] ? [[id, answers[at]]] : [])));
-      const second = Object.fromEntries(
-        rows.flatMap((id, at) => {
-          const other = sheet.secondSide[id];
-          return other && answers[at] === sheet.answers[id] ? [[id, other]] : [];
-        }),
-      );
-      const judged = work(given, second);
-      if (stops(judged, new Set(rows), situation)) return [];
-      const changes = rows.filter((id, at) => answers[at] !== sheet.answers[id]).length;
-      const against = rows.reduce((sum, id, at) => {
-        const decision = situation.species.decisions.find((each) => each.id === id)!;
-        return sum + (answers[at] ? asked.against(decision, answers[at]) : 0);
-      }, 0);
-      const gives = { ...less(givesOf(ground, bare, judged), base), against };
-      return [{ answers: given, gives, changes }];
-    });
-    return { rows, columns, isWhole };
-  });
-  return { base, groups, tried, isWhole: groups.every((group) => group.isWhole) };
+  const work = new Work(ground, sheet, asked);
+  const groups: Group[] = [];
+  for (const rows of groupsOf(ground.situation)) {
+    const ways = new Map(rows.map((id) => [id, waysOf(ground.situation, sheet, { id, asked })]));
+    const hub = hubOf(ground.situation, rows, (id) => ways.get(id)!.length);
+    if (hub) groups.push(...work.aroundHub(hub, ways, groups.length));
+    else groups.push(work.group(rows, ways));
+  }
+  return { base: work.base, groups, tried: work.tried, isWhole: groups.every((group) => group.isWhole) };
+}
+
+type Ways = ReadonlyMap<string, readonly Way[]>;
+type Given = { readonly rows: readonly string[]; readonly answers: readonly Way[] };
+
+/** Ways to answer, worked out against what an unanswered sheet gives. */
+class Work {
+  tried = 0;
+  readonly base: Gives;
+  private readonly bare: Sheet;
+
+  constructor(
+    private readonly ground: Ground,
+    private readonly sheet: Sheet,
+    private readonly asked: Asked,
+  ) {
+    this.bare = { ...sheet, answers: {}, secondSide: {}, grind: emptySheet(ground.situation).grind };
+    this.base = givesOf(ground, this.bare, this.judged({ rows: [], answers: [] }));
+  }
+
+  /** Rows that are decided together, every way of them as far as they are not too many. */
+  group(rows: readonly string[], ways: Ways): Group {
+    const lists = rows.map((id) => ways.get(id)!);
+    const isWhole = lists.reduce((count, each) => count * each.length, 1) <= MOST_WAYS;
+    const joint = isWhole ? product(lists) : aroundFirst(lists);
+    return { rows, columns: joint.flatMap((answers) => this.column({ rows, answers })), isWhole };
+  }
+
+  /** The same of rows that fall apart once a few of them are said: each part is looked at under each way of the few. */
+  aroundHub({ hub, parts }: Hub, ways: Ways, at: number): Group[] {
+    const columns: Column[] = [];
+    const under: Group[] = [];
+    for (const answers of product(hub.map((id) => ways.get(id)!))) {
+      const said = { rows: hub, answers };
+      const [column] = this.column(said);
+      if (!column) continue;
+      const own = parts.map((rows): Group => {
+        const joint = product(rows.map((id) => ways.get(id)!));
+        return {
+          rows,
+          columns: joint.flatMap((each) => this.column({ rows, answers: each }, said)),
+          isWhole: true,
+          under: { group: at, column: columns.length },
+        };
+      });
+      if (own.some((part) => part.columns.length === 0)) continue;
+      columns.push(column);
+      under.push(...own);
+    }
+    const rows = columns.length > 0 ? hub : [...hub, ...parts.flat()];
+    return [{ rows, columns, isWhole: true }, ...under];
+  }
+
+  /** One way of some rows, and what it gives beside what was said already; none when it cannot go to the floor. */
+  private column(given: Given, said: Given = { rows: [], answers: [] }): Column[] {
+    const { situation } = this.ground;
+    const all = { rows: [...said.rows, ...given.rows], answers: [...said.answers, ...given.answers] };
+    const judged = this.judged(all);
+    if (stops(judged, new Set(all.rows), situation)) return [];
+    const from = said.rows.length === 0 ? this.base : givesOf(this.ground, this.bare, this.judged(said));
+    const against = given.rows.reduce((sum, id, at) => {
+      const decision = situation.species.decisions.find((each) => each.id === id)!;
+      const answer = given.answers[at];
+      return sum + (answer ? this.asked.against(decision, answer) : 0);
+    }, 0);
+    return [
+      {
+        answers: answersOf(given),
+        gives: { ...less(givesOf(this.ground, this.bare, judged), from), against },
+        changes: given.rows.filter((id, at) => given.answers[at] !== this.sheet.answers[id]).length,
+      },
+    ];
+  }
+
+  private judged(given: Given): Judged {
+    const known = this.known.get(given.answers);
+    if (known) return known;
+    this.tried += 1;
+    const secondSide = Object.fromEntries(
+      given.rows.flatMap((id, at) => {
+        const other = this.sheet.secondSide[id];
+        return other && given.answers[at] === this.sheet.answers[id] ? [[id, other]] : [];
+      }),
+    );
+    const made = judge(this.ground, { ...this.bare, answers: answersOf(given), secondSide });
+    this.known.set(given.answers, made);
+    return made;
+  }
+
+  /** What the few of a hub give is asked once for each part under them. */
+  private readonly known = new WeakMap<readonly Way[], Judged>();
+}
+
+function answersOf({ rows, answers }: Given): Record<string, Answer> {
+  return Object.fromEntries(rows.flatMap((id, at) => (answers[at] ? [[id, answers[at]]] : [])));
 }
 
 /** Whether a way cannot go to the floor; rows of other groups are open on purpose. */
@@ -174,24 +246,66 @@ function waysOf(
 
 /** Rows in groups: two are of one group when their ways can want the same piece, or one takes the other over. */
 function groupsOf(situation: Situation): string[][] {
+  const touch = touching(situation);
+  return apart(
+    decisionsAsked(situation).map(({ id }) => id),
+    touch,
+  );
+}
+
+type Touch = (one: string, other: string) => boolean;
+
+/** Whether ways of two rows can want the same piece, or one of them takes the other row over. */
+function touching(situation: Situation): Touch {
   const decisions = decisionsAsked(situation);
-  const wants = new Map(decisions.map((decision) => [decision.id, wanted(decision.options)]));
-  const groups: { rows: string[]; atoms: Set<string> }[] = [];
-  for (const { id, options } of decisions) {
-    const atoms = new Set(wants.get(id));
-    const taken = options.flatMap(({ takesOver = [] }) => takesOver).filter((row) => row !== '*');
-    const touched = groups.filter(
-      (group) =>
-        group.rows.some((row) => taken.includes(row) || takenBy(decisions, row).includes(id)) ||
-        [...atoms].some((atom) => group.atoms.has(atom)),
-    );
-    for (const group of touched) groups.splice(groups.indexOf(group), 1);
-    groups.push({
-      rows: [...touched.flatMap((group) => group.rows), id],
-      atoms: new Set([...touched.flatMap((group) => [...group.atoms]), ...atoms]),
-    });
+  const wants = new Map(decisions.map(({ id, options }) => [id, new Set(wanted(options))]));
+  return (one, other) =>
+    takenBy(decisions, one).includes(other) ||
+    takenBy(decisions, other).includes(one) ||
+    [...wants.get(one)!].some((atom) => wants.get(other)!.has(atom));
+}
+
+/** Rows in parts that do not touch each other; in the order of their first rows. */
+function apart(rows: readonly string[], touch: Touch): string[][] {
+  const parts: string[][] = [];
+  const left = new Set(rows);
+  for (const row of rows) {
+    if (!left.delete(row)) continue;
+    const part = [row];
+    for (const mine of part) {
+      for (const other of [...left].filter((each) => touch(mine, each))) {
+        left.delete(other);
+        part.push(other);
+      }
+    }
+    parts.push(part);
   }
-  return groups.map((group) => group.rows);
+  return parts;
+}
+
+/** A few rows of a group without which the others fall into parts. */
+type Hub = { readonly hub: readonly string[]; readonly parts: readonly (readonly string[])[] };
+
+/** The one or two rows by which a group too large to be looked at whole is, with the fewest sheets; none where there are none. */
+function hubOf(
+  situation: Situation,
+  rows: readonly string[],
+  waysOfRow: (row: string) => number,
+): Hub | undefined {
+  const touch = touching(situation);
+  const many = (some: readonly string[]) => some.reduce((count, row) => count * waysOfRow(row), 1);
+  const hubs = rows.flatMap((one, at) => [[one], ...rows.slice(at + 1).map((other) => [one, other])]);
+  if (many(rows) <= MOST_WAYS) return undefined;
+  let [best, fewest] = [undefined as Hub | undefined, MOST_WAYS + 1];
+  for (const hub of hubs) {
+    const parts = apart(
+      rows.filter((row) => !hub.includes(row)),
+      touch,
+    );
+    const sheets = many(hub) * (1 + parts.reduce((sum, part) => sum + many(part), 0));
+    if (parts.length > 1 && sheets < fewest) [best, fewest] = [{ hub, parts }, sheets];
+  }
+  return best;
 }
 
 function wanted(options: readonly Option[]): string[] {

@@ -194,7 +194,7 @@ export class Program {
       'Maximize',
       ` obj: ${written(score.terms)}`,
       'Subject To',
-      ...this.names.map((columns, at) => ` one${at}: ${columns.join(' + ')} = 1`),
+      ...this.names.map((columns, at) => ` one${at}: ${columns.join(' + ')}${this.onceFor(at)}`),
       ` lean: ${pool('lean', 'L')}`,
       ` attached: ${pool('attachedFat', 'A')}`,
       ` loose: ${pool('looseFat', 'F')}`,
@@ -215,11 +215,16 @@ export class Program {
     ].join('\n');
     const found = await solve(model, { gap });
     if (!found.optimal) return undefined;
-    const columns = this.choices.groups.map(
-      ({ columns }, group) =>
-        columns[this.names[group]!.findIndex((name) => (found.values[name] ?? 0) > 0.5)]!,
+    const columns = this.choices.groups.flatMap(({ columns }, group) =>
+      columns.filter((_, at) => (found.values[this.names[group]![at]!] ?? 0) > 0.5),
     );
     return { columns, score: found.objective + score.constant };
+  }
+
+  /** One column is taken of a group; of one that stands under a column of another, with that one alone. */
+  private onceFor(group: number): string {
+    const { under } = this.choices.groups[group]!;
+    return under ? ` - ${this.names[under.group]![under.column]!} = 0` : ' = 1';
   }
 }
 
