@@ -1,5 +1,5 @@
 export { writeHistory, type Booked, type History } from './history';
-export { readShareFile, readShareFiles, shareAlone, sidesWithoutShare } from './shareFiles';
+export { readShareFile, readShareFiles, shareAlone, togetherOf, sidesWithoutShare } from './shareFiles';
 export {
   allStageRows,
   countRows,

@@ -137,6 +137,23 @@ export async function shareAlone(
   return share && { share, animal: booked.animals.get(share.animalId)! };
 }
 
+/** For each of these shares all that are cut as one with it, the one that decides first. */
+export async function togetherOf(
+  db: Database,
+  shareIds: readonly ShareId[],
+): Promise<ReadonlyMap<ShareId, readonly Share[]>> {
+  const { shares } = await bookedWith(db, await animalIdsOf(db, shareIds));
+  return new Map(
+    shares.map((share) => [
+      share.id,
+      cutTogether(
+        share,
+        shares.filter((each) => each.animalId === share.animalId),
+      ),
+    ]),
+  );
+}
+
 /** Sides of these animals that belong to no share, with their tickets: they hang all the same. */
 export async function sidesWithoutShare(
   db: Database,

@@ -48,6 +48,16 @@ describe('the call list', () => {
     ]);
   });
 
+  it('calls one of those who are cut as one, for all of them', async () => {
+    const half = (name: string, sharePct: number) => ({ part: 'left' as const, sharePct, owner: { name } });
+    const animal = { ...hogDocument().animal, tag: 'H902' };
+    await shop.book(hogDocument({ animal, shares: [half('Isolde Wray', 60), half('Tobit Lane', 40)] }));
+    const called = (await rows()).filter(({ about }) => about === 'hog H902');
+    expect(called).toMatchObject([
+      { name: expect.stringContaining('Isolde Wray'), why: 'no sheet yet, decides for Tobit Lane as well' },
+    ]);
+  });
+
   it('has who sent a sheet that nobody has read back, until it is approved', async () => {
     expect((await rows()).map(({ shareId }) => shareId)).toEqual([bareId]);
     await writeSend(shop.db, {

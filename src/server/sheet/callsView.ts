@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { ShareId } from '@/core/order/animal';
+import type { Share, ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import { ifNobodyAnswers, whyNotTheHouse } from '@/core/order/noAnswer';
 import { brokenPromise } from '@/core/order/promise';
@@ -9,11 +9,12 @@ import { asksOf, readOut, type Ask } from '@/core/questions/asks';
 import { houseWhereOpen } from '@/core/questions/houseWhereOpen';
 import { titleOf } from '@/core/questions/findings';
 import { counted } from '@/core/quantity/counted';
+import { listed } from '@/core/quantity/listed';
 import { success } from '@/core/quantity/result';
 import { callsDue } from '@/core/today/calls';
 import { dayWords, momentWords } from '@/core/time/shopTime';
 import { sendsOfShare, unansweredSends } from '@/data/links';
-import { liveRows } from '@/data/rail';
+import { liveRows, togetherOf } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { callsOfShares } from '@/data/sheet';
 import { defineShareView } from '../house/shareView';
@@ -48,7 +49,17 @@ export const callsView = defineUseCase<Record<string, never>, Calls>({
     const { zone } = await readShop(db);
     const { hours, sheetDays } = setUp.rules;
     const sent = new Set(await unansweredSends(db));
-    const due = callsDue(await liveRows(db), { now, zone, sheetDays }, sent);
+    const all = callsDue(await liveRows(db), { now, zone, sheetDays }, sent);
+    const together = await togetherOf(
+      db,
+      all.map(({ row }) => row.shareId),
+    );
+    const isCalled = new Set(all.map(({ row }) => row.shareId));
+    // Of those who are cut as one the first decides, and is called for all of them.
+    const due = all.filter(({ row: { shareId } }) => {
+      const first = together.get(shareId)![0]!.id;
+      return first === shareId || !isCalled.has(first);
+    });
     const calls = await callsOfShares(
       db,
       due.map(({ row }) => row.shareId),
@@ -61,6 +72,7 @@ export const callsView = defineUseCase<Record<string, never>, Calls>({
         ...(row.hasSheet && row.openQuestions > 0 ? [`${counted(row.openQuestions, 'question')} open`] : []),
         ...(row.doubts > 0 ? [counted(row.doubts, 'doubt')] : []),
         ...(hasSent ? ['they sent it: read it back'] : []),
+        ...decidesFor(together.get(row.shareId)!, row.shareId),
       ];
       return {
         shareId: row.shareId,
@@ -78,6 +90,11 @@ export const callsView = defineUseCase<Record<string, never>, Calls>({
     return success({ rows, hour: hours.calls });
   },
 });
+
+function decidesFor([first, ...others]: readonly Share[], shareId: ShareId): string[] {
+  if (first!.id !== shareId || others.length === 0) return [];
+  return [`decides for ${listed(others.map(({ owner }) => owner.name))} as well`];
+}
 
 /** A call in hand: what to ask in words to be read out, and what happens if nobody answers. */
 export type CallInHand = {
