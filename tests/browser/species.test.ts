@@ -56,7 +56,7 @@ describe('a half beef', () => {
     await openSheet('Ysolde Marrack');
     await tove.openZone('Short loin');
     await tove.sees('On one side it is T-bones or a whole tenderloin');
-    await tove.click('Keep T-bones and porterhouses');
+    await tove.click('Keep short loin');
     await tove.sees('complete');
   });
 
@@ -201,6 +201,45 @@ describe('a half beef that nobody has answered', () => {
     await tove.sees(/Approve/, '.ant-modal');
     expect(pressed).toBeLessThan(40);
     process.stderr.write(`half beef from the house standard with five changes: ${pressed} keys\n`);
+  });
+});
+
+describe('the half as it hangs', () => {
+  const xOf = async (css: string) => (await (await tove.find(css)).getRect()).x;
+
+  it('a right one has its belly at the left, and a warning has its ways out as letters', async () => {
+    await tove.open('/sheet');
+    await tove.click('Ysolde Marrack', 'a');
+    await tove.sees('take-home');
+    await tove.keys(Key.SHIFT, 'H', Key.NULL);
+    expect(await xOf('[data-zone="flank"]')).toBeLessThan(await xOf('[data-zone="round"]'));
+    await tove.openZone('Rib');
+    await tove.keys('3');
+    await tove.sees('nobody keeps the back ribs');
+    await tove.sees(/A\s+Back ribs: .*more in the boxes/s, 'aside');
+    await tove.keys('a');
+    await tove.sees('complete', 'header[class*="header"]');
+    await tove.sees('kept', 'button[title^="Back ribs"]');
+    await tove.chord(Key.CONTROL, 'z');
+    await tove.sees('nobody keeps the back ribs');
+    await tove.chord(Key.CONTROL, 'z');
+    await tove.sees('all saved', 'header[class*="header"]');
+  });
+
+  it('a whole one hangs in both halves where one side is cut otherwise', async () => {
+    await tove.open('/sheet');
+    await tove.click('Threlkeld Kitchen', 'a');
+    await tove.sees('take-home');
+    const sides = async () => (await tove.all('svg[aria-label^="Hanging side"]')).length;
+    expect(await sides()).toBe(1);
+    await tove.openZone('Brisket');
+    await tove.clickOn('.ant-segmented-item:nth-child(2)');
+    await tove.find('.ant-segmented-item-selected:nth-child(2)');
+    await tove.keys('4');
+    await tove.until('both halves', async () => (await sides()) === 2);
+    await tove.click('the same on both');
+    await tove.until('one again', async () => (await sides()) === 1);
+    await tove.sees('all saved', 'header[class*="header"]');
   });
 });
 

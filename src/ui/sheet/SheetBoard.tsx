@@ -10,7 +10,7 @@ import { mirroredMap } from '@/core/species/sideMapPath';
 import type { Decision, SideMap as SideMapData, Species } from '@/core/species/types';
 import { SideMap } from '../kit/SideMap';
 import { useSteady } from '../kit/useSteady';
-import { boardOf, type BoardGroup } from './board';
+import { boardOf, isRoomy, type BoardGroup } from './board';
 import { BoardColumn } from './BoardColumn';
 import styles from './Board.module.css';
 import { Leaders } from './Leaders';
@@ -61,6 +61,7 @@ export function SheetBoard({ state, species, map, open, onOpen }: Props) {
       ref={box}
       data-mirrored={isMirrored || undefined}
       data-halves={differs || undefined}
+      data-roomy={isRoomy(board) || undefined}
     >
       <BoardColumn groups={isMirrored ? [...left, tub] : left} open={open} onOpen={onOpen} />
       <div className={styles.drawing}>

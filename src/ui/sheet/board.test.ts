@@ -1,6 +1,6 @@
 import { frameOf, mirroredMap } from '@/core/species/sideMapPath';
 import { allSpecies } from '@/core/tests/catalogue';
-import { boardOf, rowBeside } from './board';
+import { boardOf, isRoomy, rowBeside } from './board';
 
 describe.each(allSpecies().map((species) => [species.id, species] as const))(
   'the board of a %s',
@@ -44,6 +44,13 @@ describe.each(allSpecies().map((species) => [species.id, species] as const))(
     });
   },
 );
+
+it('has higher rows where there are few of them', () => {
+  const roomy = allSpecies().filter((species) => isRoomy(boardOf(species.sideMap, species.decisions)));
+  const ids = roomy.map(({ id }) => id);
+  expect(ids).toContain('hog');
+  expect(ids).not.toContain('beef');
+});
 
 it('goes from one column to the other at the same height, and no further than its end', () => {
   const columns = [

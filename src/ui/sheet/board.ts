@@ -29,6 +29,17 @@ export function boardOf(map: SideMap, decisions: readonly Decision[]): Board {
   };
 }
 
+/** So many lines of a column, words over its zones among them, leave each line a little more height on any desk. */
+const ROOMY_LINES = 20;
+
+/** Whether an animal has so few rows that each may be higher. */
+export function isRoomy({ left, right }: Board): boolean {
+  const lines = (groups: readonly BoardGroup[]) =>
+    groups.reduce((sum, { decisions }) => sum + decisions.length + (decisions.length > 1 ? 1 : 0), 0);
+  // The tub has two rows and its word.
+  return Math.max(lines(left), lines(right)) + 3 <= ROOMY_LINES;
+}
+
 /** The row above, below or beside a row: columns are walked from the hind end down, the tub last. */
 export function rowBeside(columns: readonly (readonly string[])[], open: string, way: -1 | 1): string {
   const at = columns.findIndex((column) => column.includes(open));
