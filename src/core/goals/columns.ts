@@ -292,10 +292,10 @@ function hubOf(
   rows: readonly string[],
   waysOfRow: (row: string) => number,
 ): Hub | undefined {
-  const touch = touching(situation);
   const many = (some: readonly string[]) => some.reduce((count, row) => count * waysOfRow(row), 1);
-  const hubs = rows.flatMap((one, at) => [[one], ...rows.slice(at + 1).map((other) => [one, other])]);
   if (many(rows) <= MOST_WAYS) return undefined;
+  const touch = touching(situation);
+  const hubs = rows.flatMap((one, at) => [[one], ...rows.slice(at + 1).map((other) => [one, other])]);
   let [best, fewest] = [undefined as Hub | undefined, MOST_WAYS + 1];
   for (const hub of hubs) {
     const parts = apart(

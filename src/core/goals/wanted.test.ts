@@ -1,4 +1,4 @@
-import { evaluate, type Ground } from '../questions/evaluate';
+import { evaluate, judge, type Ground } from '../questions/evaluate';
 import { houseSheet } from '../sheet/houseSheet';
 import { weight } from '../quantity/weight';
 import { groundOf } from '../tests/groundOf';
@@ -70,6 +70,22 @@ describe('what sells, divided over animals', () => {
     ];
     const { gives } = await divideWanted(shares, wants);
     for (const { packs, then } of gives) expect(then).toBeGreaterThanOrEqual(packs);
+  });
+
+  it('takes meat out of the cure where it is wanted fresh', async () => {
+    const jowl = { cut: 'Jowl slab', packs: 2, inFreezer: 0 };
+    const { changes, gives } = await divideWanted(shares, [jowl]);
+    expect(gives[0]!.now).toBe(0);
+    expect(gives[0]!.then).toBeGreaterThanOrEqual(2);
+    expect(changes.map(({ answer }) => answer.forms[0]!.params.cure)).toEqual(['fresh', 'fresh']);
+  });
+
+  it('proposes nothing that makes two cuts want one piece', async () => {
+    // The back ribs hang on the chops: they are to be had only where the loin is boned.
+    const { changes } = await divideWanted(shares, [{ cut: 'Back ribs', packs: 3, inFreezer: 0 }]);
+    for (const { ground, sheet } of changed(shares, changes)) {
+      expect(judge(ground, sheet).findings.filter(({ blocks }) => blocks)).toEqual([]);
+    }
   });
 
   it('of a cut that no animal has gives none, and changes nothing', async () => {

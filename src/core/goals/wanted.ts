@@ -1,9 +1,11 @@
 import isDeepEqual from 'fast-deep-equal';
-import { evaluate, type Ground } from '../questions/evaluate';
+import { localName } from '../forecast/lines';
+import { evaluate, judge, type Ground } from '../questions/evaluate';
 import { formOf, withAnswer } from '../sheet/houseSheet';
 import { decisionsAsked, whyNotOffered } from '../sheet/situation';
-import { sheetProblems } from '../sheet/sheetProblems';
-import type { Answer, Sheet } from '../sheet/types';
+import type { Option } from '../species/types';
+import { cutsOf } from '../sheet/params';
+import type { Answer, Form, Sheet } from '../sheet/types';
 import { solve } from '../solver/solve';
 
 /** A share whose sheet may be changed so that enough of what sells comes of it. */
@@ -58,8 +60,7 @@ export async function divideWanted(shares: readonly WantedShare[], wants: readon
     const then = packsOver(changed(shares, changes), cuts);
     const lacks = lacking(needed, then);
     if (lacks < best.lacks) best = { changes, then, lacks };
-    const short = then;
-    asked = asked.map((packs, at) => packs + Math.max(0, needed[at]! - short[at]!));
+    asked = asked.map((packs, at) => packs + Math.max(0, needed[at]! - then[at]!));
   }
   return {
     changes: best.changes.map(({ shareId, decision, answer }) => ({ shareId, decision, answer })),
@@ -98,36 +99,50 @@ function packsOver(shares: readonly WantedShare[], cuts: readonly string[]): num
     );
 }
 
-/**
- * Every row that gives more of something wanted when it is answered in one other way. Which ways can do so at all is
- * found on the first share, since animals of one species differ by weight alone.
- */
+/** Every row that gives more of something wanted when it is answered in one other way, and asks nothing new by that. */
 function waysOver(shares: readonly WantedShare[], cuts: readonly string[]): Way[] {
-  const found: Way[] = [];
-  const known = new Map<string, boolean>();
-  for (const share of shares.filter(({ mayChange }) => mayChange)) {
-    const { ground, sheet, shareId } = share;
-    const now = packsOf(ground, sheet, cuts);
-    for (const decision of decisionsAsked(ground.situation)) {
-      for (const option of decision.options) {
-        const key = `${decision.id}.${option.id}`;
-        if (known.get(key) === false || whyNotOffered(option, ground.situation)) continue;
-        const answer: Answer = { forms: [formOf(decision, option.id, ground.situation)] };
-        if (isDeepEqual(answer, sheet.answers[decision.id])) continue;
+  return shares.filter(({ mayChange }) => mayChange).flatMap((share) => waysOf(share, cuts));
+}
+
+function waysOf({ ground, sheet, shareId }: WantedShare, cuts: readonly string[]): Way[] {
+  const { situation } = ground;
+  const now = packsOf(ground, sheet, cuts);
+  const asked = questionsOf(ground, sheet);
+  const gives = ({ products }: Option) =>
+    products.some((product) => cutsOf(product).some((cut) => cuts.includes(localName(situation, cut))));
+  return decisionsAsked(situation).flatMap((decision) =>
+    decision.options
+      .filter((option) => gives(option) && !whyNotOffered(option, situation))
+      .flatMap((option) => freshAndCured(option, formOf(decision, option.id, situation)))
+      .flatMap((form): Way[] => {
+        const answer: Answer = { forms: [form] };
+        if (isDeepEqual(answer, sheet.answers[decision.id])) return [];
         const other = withAnswer(sheet, decision.id, answer);
-        if (sheetProblems(ground.situation, other).length > 0) continue;
-        const then = packsOf(ground, other, cuts);
-        if (!known.has(key))
-          known.set(
-            key,
-            then.some((packs) => packs > 0),
-          );
-        const more = then.map((packs, at) => packs - now[at]!);
-        if (more.some((packs) => packs > 0)) found.push({ shareId, decision: decision.id, answer, more });
-      }
-    }
-  }
-  return found;
+        const more = packsOf(ground, other, cuts).map((packs, at) => packs - now[at]!);
+        if (more.every((packs) => packs <= 0) || questionsOf(ground, other) > asked) return [];
+        return [{ shareId, decision: decision.id, answer, more }];
+      }),
+  );
+}
+
+/** A form in the house's sizes as it is, and fresh and cured where its meat can be either. */
+function freshAndCured({ products, params: specs = [] }: Option, form: Form): Form[] {
+  const params = [...new Set(products.flatMap(({ cure }) => cure?.param ?? []))];
+  const isOffered = (param: string, said: string) =>
+    specs.some((spec) => spec.id === param && spec.kind === 'choice' && said in spec.options);
+  return [
+    form,
+    ...params.flatMap((param) =>
+      ['fresh', 'cured']
+        .filter((said) => form.params[param] !== said && isOffered(param, said))
+        .map((said) => ({ ...form, params: { ...form.params, [param]: said } })),
+    ),
+  ];
+}
+
+/** How much on a sheet somebody must answer before it goes to the floor. */
+function questionsOf(ground: Ground, sheet: Sheet): number {
+  return judge(ground, sheet).findings.filter(({ blocks }) => blocks).length;
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { Forecast } from '../forecast/types';
 import { localName } from '../forecast/lines';
+import { cutsOf } from '../sheet/params';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import { sumWeights, type Weight } from '../quantity/weight';
 import type { ShareId } from './animal';
@@ -37,7 +38,7 @@ export function cutsKnown(situation: Situation): string[] {
   const cuts = decisionsAsked(situation).flatMap((decision) =>
     decision.options
       .filter((option) => !whyNotOffered(option, situation))
-      .flatMap(({ products }) => products.map(({ cut }) => localName(situation, cut))),
+      .flatMap(({ products }) => products.flatMap(cutsOf).map((cut) => localName(situation, cut))),
   );
   return [...new Set(cuts)];
 }

@@ -88,6 +88,11 @@ export function weightParam(values: ParamValues, id: string): Weight {
   return value as Weight;
 }
 
+/** What a product can be called: as it is, and cured. */
+export function cutsOf({ cut, cure }: Product): string[] {
+  return cure ? [cut, cure.cut] : [cut];
+}
+
 /** The cure a product gets under these answers; undefined when it stays fresh. */
 export function cureChosen(product: Product, values: ParamValues): string | undefined {
   if (!product.cure) return undefined;
