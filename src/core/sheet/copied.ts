@@ -25,3 +25,16 @@ export function copiedSheet(from: Sheet, to: Sheet, situation: Situation, rows?:
     gone: gone.filter(({ decision }) => wanted.has(decision)),
   };
 }
+
+/** A sheet with some rows as another one has them, on both sides; a row that the other leaves open is open. */
+export function withRowsAs(sheet: Sheet, other: Sheet, rows: ReadonlySet<string>): Sheet {
+  const mixed = (mine: Sheet['answers'], theirs: Sheet['answers']) => ({
+    ...Object.fromEntries(Object.entries(mine).filter(([id]) => !rows.has(id))),
+    ...Object.fromEntries(Object.entries(theirs).filter(([id]) => rows.has(id))),
+  });
+  return {
+    ...sheet,
+    answers: mixed(sheet.answers, other.answers),
+    secondSide: mixed(sheet.secondSide, other.secondSide),
+  };
+}

@@ -13,6 +13,7 @@ import { listed } from '@/core/quantity/listed';
 import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import { optionById } from '@/core/sheet/situation';
+import { withRowsAs } from '@/core/sheet/copied';
 import { withoutTitle } from '@/core/sheet/summary';
 import { frameOf } from '@/core/species/sideMapPath';
 import { DESTINATION_WORDS, type Destination } from '@/core/species/types';
@@ -46,15 +47,33 @@ const TITLES: Readonly<Record<Proposal['id'], string>> = {
   'most-home': 'Most comes home',
 };
 
+type RowsLeft = {
+  readonly found: Found | null;
+  readonly rows: Readonly<Partial<Record<Proposal['id'], ReadonlySet<string>>>>;
+};
+
+const NONE_LEFT: ReadonlySet<string> = new Set();
+
 /** From what people say to a sheet: two or three good ones beside the present one, each with what it gives up. */
 export function Wishes({ view, state, onClose }: Props) {
   const wishes = useWishes(view.shareId, state);
   const [looked, look] = useState(0);
   const proposals = wishes.found?.proposals ?? [];
   const inHand = proposals[looked] ?? proposals[0];
+  const [left, setLeft] = useState<RowsLeft>({ found: null, rows: {} });
+  // Rows are left of what was found; another search begins anew.
+  const rowsLeft = (id: Proposal['id']) =>
+    (left.found === wishes.found ? left.rows[id] : undefined) ?? NONE_LEFT;
+  const leave = (id: Proposal['id'], row: string) => {
+    const rows = new Set(rowsLeft(id));
+    if (!rows.delete(row)) rows.add(row);
+    const kept = left.found === wishes.found ? left.rows : {};
+    setLeft({ found: wishes.found ?? null, rows: { ...kept, [id]: rows } });
+  };
+  const sheetOf = ({ id, sheet }: Proposal) => withRowsAs(sheet, state.sheet, rowsLeft(id));
   const take = (proposal: Proposal | undefined) => {
     if (!proposal) return;
-    state.change(proposal.sheet);
+    state.change(sheetOf(proposal));
     onClose();
   };
   useScope('wishes');
@@ -81,9 +100,11 @@ export function Wishes({ view, state, onClose }: Props) {
             key={proposal.id}
             digit={at + 1}
             title={TITLES[proposal.id]}
-            about={`${counted(proposal.changes.length, 'row')} changed`}
-            sheet={proposal.sheet}
-            made={proposal}
+            about={`${counted(proposal.changes.length - rowsLeft(proposal.id).size, 'row')} changed`}
+            sheet={sheetOf(proposal)}
+            made={rowsLeft(proposal.id).size > 0 ? state.evaluations.of(sheetOf(proposal)) : proposal}
+            left={rowsLeft(proposal.id)}
+            onLeave={(row) => leave(proposal.id, row)}
             proposal={proposal}
             tried={wishes.found!.tried}
             isInHand={proposal === inHand}
@@ -239,6 +260,9 @@ type WayProps = {
   isInHand?: boolean;
   onLook?: () => void;
   onTake?: (() => void) | undefined;
+  /** Rows that stay as they are, and the way to leave one or take it after all. */
+  left?: ReadonlySet<string>;
+  onLeave?: (row: string) => void;
 };
 
 /** One sheet: what of the side changes, what comes of it, what it gives up, and how good it is at least. */
@@ -255,12 +279,14 @@ function Way({
   isInHand,
   onLook,
   onTake,
+  left = NONE_LEFT,
+  onLeave,
 }: WayProps) {
   const { situation, ground, now } = state;
   const { species, unit } = situation;
   const { sign } = ground.priceList;
   const map = species.sideMap;
-  const changed = new Set(proposal?.changes);
+  const changed = new Set(proposal?.changes.filter((row) => !left.has(row)));
   const zoneDestination = (zone: string) => {
     const own = species.decisions.filter((decision) => decision.zone === zone);
     const shown = proposal ? own.filter(({ id }) => changed.has(id)) : own;
@@ -271,7 +297,7 @@ function Way({
   };
   const { forecast, bill } = made;
   const packs = forecast.lines.reduce((sum, line) => sum + line.packs, 0);
-  const compared = proposal && compareSheets(ground, state.sheet, proposal.sheet);
+  const compared = proposal && compareSheets(ground, state.sheet, sheet);
   return (
     <article className={styles.way} data-in-hand={isInHand || undefined} onClick={onLook}>
       <h3>
@@ -282,14 +308,21 @@ function Way({
           <SideDrawing map={map} destinationOf={zoneDestination} />
         </svg>
         {proposal && (
-          <dl className={styles.changes}>
+          <ul className={styles.changes}>
             {proposal.changes.map((row) => (
-              <div key={row}>
-                <dt>{titleOf(species, row)}</dt>
-                <dd>{answerIn(state, proposal.sheet, row)}</dd>
-              </div>
+              <li key={row}>
+                <button
+                  type="button"
+                  aria-pressed={!left.has(row)}
+                  title={left.has(row) ? 'take this row after all' : 'leave this row as it is'}
+                  onClick={() => onLeave?.(row)}
+                >
+                  <b>{titleOf(species, row)}</b>
+                  <span>{left.has(row) ? 'as it is' : answerIn(state, proposal.sheet, row)}</span>
+                </button>
+              </li>
             ))}
-          </dl>
+          </ul>
         )}
       </div>
       <ul className={styles.bars}>
@@ -317,7 +350,13 @@ function Way({
           <span className="quiet">gives up</span> {givesUp(compared, { unit, sign })}
         </p>
       )}
-      {proposal && <p className={styles.bound}>{boundWords(proposal, tried)}</p>}
+      {proposal && (
+        <p className={styles.bound}>
+          {left.size > 0
+            ? `With ${counted(left.size, 'row')} left as it is, worked out and not searched again.`
+            : boundWords(proposal, tried)}
+        </p>
+      )}
       {onTake && (
         <Button {...(isInHand ? { type: 'primary' } : {})} onClick={onTake}>
           Take it {isInHand && <kbd>Enter</kbd>}
