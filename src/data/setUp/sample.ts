@@ -8,23 +8,18 @@ export async function markAsSample(db: Database, animalIds: readonly AnimalId[])
     .update({ sample: true });
 }
 
-/** What hangs on a share by its id, in an order in which nothing refers to what is gone already. */
-const TABLES_OF_A_SHARE = [
-  'weighings',
-  'lineNotes',
-  'calls',
-  'sheets',
-  'sheetDrafts',
-  'plans',
-  'blockStarts',
-  'closings',
-  'payments',
-  'pickUps',
-  'corrections',
-  'cancellations',
-  'noteReads',
-  'shareStages',
-] as const;
+/** Everything that refers to a table, as the database itself says: what a later version adds is among it. */
+async function referringTo(
+  db: Database,
+  table: string,
+): Promise<readonly { readonly table: string; readonly column: string }[]> {
+  return db.raw(
+    `SELECT tables.name AS "table", refers."from" AS "column"
+     FROM sqlite_master AS tables, pragma_foreign_key_list(tables.name) AS refers
+     WHERE tables.type = 'table' AND refers."table" = ?`,
+    [table],
+  );
+}
 
 /**
  * Takes sample animals out again, and nothing else: the one thing that ever removes what was written. Their weight
@@ -62,7 +57,9 @@ async function removeRows(trx: Database): Promise<number> {
   await trx('stageWords').whereIn('rowid', trx('shares').whereIn('id', shares).select('number')).delete();
   for (const table of ['labelJobs', 'weighingVoids'])
     await trx(table).whereIn('weighingId', weighings).delete();
-  for (const table of TABLES_OF_A_SHARE) await trx(table).whereIn('shareId', shares).delete();
+  for (const { table, column } of await referringTo(trx, 'shares')) {
+    await trx(table).whereIn(column, shares).delete();
+  }
   await trx('sideWeights').whereIn('sideId', sides).delete();
   await trx('sides').whereIn('animalId', animals).delete();
   await trx('shares').whereIn('animalId', animals).delete();
@@ -87,14 +84,18 @@ async function removeLedger(trx: Database, owners: readonly string[]): Promise<v
   }
 }
 
-/** People whom nothing refers to any more. */
+/** People who have no animal and no share any more, with what was noted of them. */
 async function removeStrangers(trx: Database): Promise<void> {
-  await trx('people')
+  const strangers: string[] = await trx('people')
     .whereNotIn('id', trx('animals').select('farmId'))
     .whereNotIn('id', trx('shares').select('ownerId'))
     .whereNotIn('id', trx('shares').select('payerId'))
     .whereNotIn('id', trx('shares').select('contactId'))
-    .delete();
+    .pluck('id');
+  for (const { table, column } of await referringTo(trx, 'people')) {
+    await trx(table).whereIn(column, strangers).delete();
+  }
+  await trx('people').whereIn('id', strangers).delete();
 }
 
 async function checkWhole(trx: Database): Promise<void> {

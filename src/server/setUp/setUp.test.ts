@@ -1,7 +1,9 @@
+import { randomUUID } from 'node:crypto';
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
+import type { ShareId } from '@/core/order/animal';
 import { catalogue } from '@/core/tests/catalogue';
 import { databaseFile, openDatabase } from '@/data/database';
 import { allStageRows, countRows } from '@/data/rail';
@@ -70,6 +72,38 @@ describe('a shop of one’s own', () => {
   });
 });
 
+/** Does with one animal of a sample what a shop that looks around does: links, a call, a contact, a sheet opened again. */
+async function useSample(shop: TestShop): Promise<void> {
+  const share = await shop
+    .db('shareStages')
+    .join('shares', 'shares.id', 'shareStages.shareId')
+    .join('animals', 'animals.id', 'shares.animalId')
+    .where('animals.sample', true)
+    .where('shareStages.stage', 'sheet')
+    .first('shares.id', 'shares.ownerId', 'animals.farmId');
+  const shareId = share.id as ShareId;
+  const link = (secret: string) => ({
+    clientId: randomUUID(),
+    days: 3,
+    prices: true,
+    origin: 'https://shop.example.org',
+    secret: secret.repeat(43),
+  });
+  await shop.get('giveLink', { ...link('a'), shareId });
+  await shop.get('giveFarmLink', { ...link('b'), personId: share.farmId });
+  await shop.get('noteCall', { clientId: randomUUID(), shareId, reached: 'nobody', said: '' });
+  const contact = { name: 'Ann', phone: '555 0199', email: '' };
+  await shop.get('addHouseholdContact', { clientId: randomUUID(), personId: share.ownerId, ...contact });
+  const { version } = await shop.get('sheetView', { shareId });
+  await shop.get('approveSheet', { clientId: randomUUID(), shareId, version, overrideReason: 'to try it' });
+  await shop.get('reopenSheet', {
+    clientId: randomUUID(),
+    shareId,
+    version: version + 1,
+    reason: 'They rang',
+  });
+}
+
 describe('a sample week', () => {
   it('goes out again without a trace, and the shop’s own orders stay as they are', async () => {
     const shop = await TestShop.open();
@@ -78,10 +112,21 @@ describe('a sample week', () => {
     const owner = { kind: 'staff', id: 'id-owner', name: 'owner', role: 'owner' } as const;
     await addSample(shop.around(), owner, shop.sign);
     expect((await shop.db('animals')).length).toBeGreaterThan(8);
+    await useSample(shop);
     expect(await removeSample(shop.db)).toBeGreaterThan(8);
     expect(await shop.db('animals').pluck('id')).toEqual([own!.animal.id]);
     expect(await shop.db('ledgerPostings').orderBy('id')).toEqual(before);
-    for (const table of ['weighings', 'labelJobs', 'sheetDrafts', 'closings', 'plans']) {
+    const tables = [
+      'weighings',
+      'labelJobs',
+      'closings',
+      'plans',
+      'links',
+      'sheetReopenings',
+      'contacts',
+      'calls',
+    ];
+    for (const table of tables) {
       expect([table, await shop.db(table)]).toEqual([table, []]);
     }
     expect(await shop.db('stageWords').count({ all: '*' })).toEqual([{ all: 2 }]);
