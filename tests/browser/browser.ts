@@ -43,17 +43,6 @@ export class Person {
     return person;
   }
 
-  /** From now on this person has a touch screen and no mouse: what is pressed is touched. */
-  async touches(): Promise<void> {
-    const devtools = this.driver as Driver;
-    await devtools.sendDevToolsCommand('Emulation.setTouchEmulationEnabled', {
-      enabled: true,
-      maxTouchPoints: 1,
-    });
-    const mobile = { enabled: true, configuration: 'mobile' };
-    await devtools.sendDevToolsCommand('Emulation.setEmitTouchEventsForMouse', mobile);
-  }
-
   /** Makes the page, not the window, this large. */
   async resize(size: { width: number; height: number }): Promise<void> {
     await (this.driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {

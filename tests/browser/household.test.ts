@@ -20,7 +20,6 @@ beforeAll(async () => {
   await tove.open('/sign-in');
   await tove.signIn('Tove');
   perran = await Person.arrive(demo.address, TELEPHONE);
-  await perran.touches();
 });
 afterAll(async () => {
   await perran?.leave();
@@ -60,7 +59,6 @@ describe('a household and its half of a hog, on the telephone', () => {
     await perran.open(page);
     await perran.sees(/Good (morning|day|evening), Perran\./);
     await perran.sees('raised at Brackenhow');
-    expect(await perran.driver.executeScript('return navigator.maxTouchPoints')).toBe(1);
     expect(await seriousTroubles(perran)).toEqual([]);
     await perran.click('Begin at the jowl');
     await perran.sees('1 of');
