@@ -1,7 +1,7 @@
 import { formOf, houseSheet, withAnswer } from '../sheet/houseSheet';
-import { decisionById, type Situation } from '../sheet/situation';
+import { decisionById } from '../sheet/situation';
 import { inUnits, sumWeights, weight } from '../quantity/weight';
-import { speciesById } from '../tests/catalogue';
+import { plainSide } from '../tests/groundOf';
 import { forecast } from './forecast';
 import usual from './usual.fixture.json';
 
@@ -25,13 +25,7 @@ const span = (said: number | readonly number[], within: number): readonly [numbe
   typeof said === 'number' ? [said * (1 - within), said * (1 + within)] : [said[0]!, said[1]!];
 
 describe.each(Object.entries(usual))('a usual side of %s', (id, { sideLb, cuts }) => {
-  const situation: Situation = {
-    species: speciesById(id),
-    unit: 'lb',
-    sides: 1,
-    addOns: [],
-    tools: ['band-saw'],
-  };
+  const situation = plainSide(id);
 
   function linesOf({ of, beside = {} }: Usual) {
     const [own, option] = of.split('.') as [string, string];

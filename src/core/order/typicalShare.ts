@@ -1,7 +1,7 @@
 import { carcassHere } from '../carcass/carcassHere';
 import type { PriceList } from '../charges/priceList';
 import { sideToCut } from '../hang/sideToCut';
-import type { GroundSent } from '../questions/groundOf';
+import { situationSent, type GroundSent } from '../questions/groundOf';
 import { ZERO_CENTS } from '../quantity/money';
 import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Situation } from '../sheet/situation';
@@ -22,24 +22,13 @@ export function typicalSituation({ species, unit, tools, sides }: Typical): Situ
 
 /** The same as it is sent to a browser, with a usual side's weight and with all the head charges that fall to it. */
 export function typicalShare(typical: Typical, priceList: PriceList): GroundSent {
-  const { species, unit, sides, tools } = typical;
+  const { species, unit, sides } = typical;
   const side = sideToCut(species, unit, {}).weight;
-  const { addOns, school, breaks, condition } = typicalSituation(typical);
   const isWhole = sides === 2;
   const id = `typical-${species.id}-${sides}`;
   return {
+    ...situationSent(typicalSituation(typical)),
     shareId: id,
-    unit,
-    sides,
-    part: null,
-    addOns,
-    tools,
-    carcass: {
-      ...(school ? { school } : {}),
-      ...(breaks ? { breaks } : {}),
-      ...(condition ? { condition } : {}),
-    },
-    known: null,
     coldSides: Array.from({ length: sides }, () => side),
     priceList,
     bill: {

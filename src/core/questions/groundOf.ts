@@ -17,6 +17,26 @@ export type GroundSent = Pick<Ground, 'coldSides' | 'priceList' | 'bill'> &
     readonly together: readonly Portion[];
   };
 
+/** What of a situation is sent; its species is fetched by itself. */
+export function situationSent({
+  unit,
+  sides,
+  part,
+  addOns,
+  tools,
+  school,
+  breaks,
+  condition,
+  known,
+}: Situation): Pick<GroundSent, 'unit' | 'sides' | 'part' | 'addOns' | 'tools' | 'carcass' | 'known'> {
+  const carcass = {
+    ...(school ? { school } : {}),
+    ...(breaks ? { breaks } : {}),
+    ...(condition ? { condition } : {}),
+  };
+  return { unit, sides, part: part ?? null, addOns, tools, carcass, known: known ?? null };
+}
+
 /** What a sheet is worked out against, from what was sent and the species that it names. */
 export function groundOf(sent: GroundSent, species: Species): Ground {
   const { unit, sides, part, addOns, tools, carcass, known, coldSides, priceList, bill } = sent;

@@ -7,17 +7,15 @@ import { demoPrices } from './prices';
 /** A usual half, cold, in pounds. */
 export const COLD = { beef: 362, hog: 91, lamb: 30 } as const;
 
+/** A side as it usually hangs, in a shop with a saw. */
+export function plainSide(id: string): Situation {
+  return { species: speciesById(id), unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
+}
+
 /** What a sheet of half an animal of usual weight is worked out against. */
 export function groundOf(id: keyof typeof COLD): Ground {
-  const situation: Situation = {
-    species: speciesById(id),
-    unit: 'lb',
-    sides: 1,
-    addOns: [],
-    tools: ['band-saw'],
-  };
   return {
-    situation,
+    situation: plainSide(id),
     coldSides: [weight(COLD[id])],
     priceList: demoPrices.at(-1)!,
     bill: {

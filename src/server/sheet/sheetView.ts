@@ -5,7 +5,7 @@ import { billBasis, coldSides, daysHung, planOf, sheetInForce } from '@/core/ord
 import type { ShareFile } from '@/core/order/shareFile';
 import { leadOf } from '@/core/order/together';
 import type { Call } from '@/core/order/work';
-import type { GroundSent } from '@/core/questions/groundOf';
+import { situationSent, type GroundSent } from '@/core/questions/groundOf';
 import { counted } from '@/core/quantity/counted';
 import { listed } from '@/core/quantity/listed';
 import { sidesOfPart, type SharePart } from '@/core/shares/parts';
@@ -72,21 +72,10 @@ export const sheetView = defineShareView<SheetView>({
 export function openSheetOf({ actor }: House, file: ShareFile): OpenSheet {
   const { weights, basis } = coldSides(file);
   const { animal, hot, headSplit, deposit } = billBasis(file, weights[0]!, []);
-  const { species, unit, sides, part, addOns, tools, school, breaks, condition, known } = file.situation;
   return {
+    ...situationSent(file.situation),
     shareId: file.share.id,
-    species: { id: species.id, version: file.catalogueVersion },
-    unit,
-    sides,
-    part: part ?? null,
-    addOns,
-    tools,
-    carcass: {
-      ...(school ? { school } : {}),
-      ...(breaks ? { breaks } : {}),
-      ...(condition ? { condition } : {}),
-    },
-    known: known ?? null,
+    species: { id: file.situation.species.id, version: file.catalogueVersion },
     coldSides: weights,
     weightBasis: basis,
     sheet: sheetInForce(file),

@@ -65,24 +65,17 @@ export function SheetBoard({ state, species, map, open, onOpen }: Props) {
     >
       <BoardColumn groups={isMirrored ? [...left, tub] : left} open={open} onOpen={onOpen} />
       <div className={styles.drawing}>
-        <SteadyMap
-          map={map}
-          destinations={destinationsOf(state, species, 1)}
-          describe={describe}
-          active={active}
-          onChoose={choose}
-          onPoint={point}
-        />
-        {differs && (
+        {([1, 2] as const).slice(0, differs ? 2 : 1).map((side) => (
           <SteadyMap
-            map={other}
-            destinations={destinationsOf(state, species, 2)}
+            key={side}
+            map={side === 1 ? map : other}
+            destinations={destinationsOf(state, species, side)}
             describe={describe}
             active={active}
             onChoose={choose}
             onPoint={point}
           />
-        )}
+        ))}
       </div>
       <BoardColumn groups={isMirrored ? right : [...right, tub]} open={open} onOpen={onOpen} />
       <Leaders board={box} map={map} active={active} halves={differs} />

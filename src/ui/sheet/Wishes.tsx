@@ -2,30 +2,19 @@
 
 import { Button, Input, type InputRef } from 'antd';
 import { useEffect, useRef, useState } from 'react';
-import { compareSheets } from '@/core/compare/compareSheets';
 import type { Found, Proposal } from '@/core/goals/findSheets';
-import { givesUp } from '@/core/goals/givesUp';
 import { wishWords } from '@/core/goals/goals';
 import { titleOf } from '@/core/questions/findings';
-import { decisionDestination } from '@/core/questions/zones';
 import { counted } from '@/core/quantity/counted';
 import { listed } from '@/core/quantity/listed';
 import { formatMoney, type Cents } from '@/core/quantity/money';
-import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
-import { optionById } from '@/core/sheet/situation';
 import { withRowsAs } from '@/core/sheet/copied';
-import { withoutTitle } from '@/core/sheet/summary';
-import { frameOf } from '@/core/species/sideMapPath';
-import { DESTINATION_WORDS, type Destination } from '@/core/species/types';
-import type { Evaluation } from '@/core/questions/evaluate';
-import type { Sheet } from '@/core/sheet/types';
 import type { SheetView } from '@/server/sheet';
-import { destinationClass } from '../kit/DestinationMark';
 import { useKey, useScope } from '../kit/keys/useKey';
-import { SideDrawing } from '../kit/SideDrawing';
 import { Failed } from '../kit/States';
 import type { SheetState } from './useSheet';
 import { useWishes, type Wishes as WishesSaid } from './useWishes';
+import { mostPacked, NONE_LEFT, WishWay } from './WishWay';
 import styles from './Wishes.module.css';
 
 type Props = { view: SheetView; state: SheetState; onClose: () => void };
@@ -51,8 +40,6 @@ type RowsLeft = {
   readonly found: Found | null;
   readonly rows: Readonly<Partial<Record<Proposal['id'], ReadonlySet<string>>>>;
 };
-
-const NONE_LEFT: ReadonlySet<string> = new Set();
 
 /** From what people say to a sheet: two or three good ones beside the present one, each with what it gives up. */
 export function Wishes({ view, state, onClose }: Props) {
@@ -80,15 +67,12 @@ export function Wishes({ view, state, onClose }: Props) {
   useKey('wishes', 'look', ({ key }) => look(Number(key) - 1));
   useKey('wishes', 'take', () => take(inHand));
   useKey('wishes', 'close', () => (wishes.searching ? wishes.stop() : onClose()));
-  const most = Math.max(
-    1,
-    ...[state.now, ...proposals].flatMap((each) => BARS.map((of) => packedOf(each, of))),
-  );
+  const most = mostPacked([state.now, ...proposals]);
   return (
     <section className={styles.wishes} aria-label="Wishes">
       <Said name={view.name} wishes={wishes} state={state} onClose={onClose} />
       <div className={styles.ways}>
-        <Way
+        <WishWay
           title="Now"
           about="as the sheet stands"
           sheet={state.sheet}
@@ -96,7 +80,7 @@ export function Wishes({ view, state, onClose }: Props) {
           {...{ state, most }}
         />
         {proposals.map((proposal, at) => (
-          <Way
+          <WishWay
             key={proposal.id}
             digit={at + 1}
             title={TITLES[proposal.id]}
@@ -238,150 +222,3 @@ function statusWords({ tooMuch, stuck, proposals, tried }: Found, words: WishWor
 }
 
 type WishWords = Parameters<typeof wishWords>[1];
-
-const BARS: readonly Destination[] = ['steaks', 'roasts', 'cured', 'bones', 'grind'];
-
-function packedOf({ forecast }: Evaluation, of: Destination): Weight {
-  return sumWeights(
-    forecast.lines.filter(({ destination }) => destination === of).map((line) => line.packaged),
-  );
-}
-
-type WayProps = {
-  title: string;
-  about: string;
-  sheet: Sheet;
-  made: Evaluation;
-  state: SheetState;
-  most: number;
-  digit?: number;
-  proposal?: Proposal;
-  tried?: number;
-  isInHand?: boolean;
-  onLook?: () => void;
-  onTake?: (() => void) | undefined;
-  /** Rows that stay as they are, and the way to leave one or take it after all. */
-  left?: ReadonlySet<string>;
-  onLeave?: (row: string) => void;
-};
-
-/** One sheet: what of the side changes, what comes of it, what it gives up, and how good it is at least. */
-function Way({
-  title,
-  about,
-  sheet,
-  made,
-  state,
-  most,
-  digit,
-  proposal,
-  tried = 0,
-  isInHand,
-  onLook,
-  onTake,
-  left = NONE_LEFT,
-  onLeave,
-}: WayProps) {
-  const { situation, ground, now } = state;
-  const { species, unit } = situation;
-  const { sign } = ground.priceList;
-  const map = species.sideMap;
-  const changed = new Set(proposal?.changes.filter((row) => !left.has(row)));
-  const zoneDestination = (zone: string) => {
-    const own = species.decisions.filter((decision) => decision.zone === zone);
-    const shown = proposal ? own.filter(({ id }) => changed.has(id)) : own;
-    const answered = { species, sheet, expected: made.forecast };
-    return shown
-      .map((decision) => decisionDestination(answered, decision))
-      .find((each) => each && each !== 'lost');
-  };
-  const { forecast, bill } = made;
-  const packs = forecast.lines.reduce((sum, line) => sum + line.packs, 0);
-  const compared = proposal && compareSheets(ground, state.sheet, sheet);
-  return (
-    <article className={styles.way} data-in-hand={isInHand || undefined} onClick={onLook}>
-      <h3>
-        {digit !== undefined && <kbd>{digit}</kbd>} {title} <span className="quiet">{about}</span>
-      </h3>
-      <div className={styles.picture}>
-        <svg viewBox={frameOf(map).join(' ')} aria-hidden>
-          <SideDrawing map={map} destinationOf={zoneDestination} />
-        </svg>
-        {proposal && (
-          <ul className={styles.changes}>
-            {proposal.changes.map((row) => (
-              <li key={row}>
-                <button
-                  type="button"
-                  aria-pressed={!left.has(row)}
-                  title={left.has(row) ? 'take this row after all' : 'leave this row as it is'}
-                  onClick={() => onLeave?.(row)}
-                >
-                  <b>{titleOf(species, row)}</b>
-                  <span>{left.has(row) ? 'as it is' : answerIn(state, proposal.sheet, row)}</span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        )}
-      </div>
-      <ul className={styles.bars}>
-        {BARS.map((of) => {
-          const [packed, stands] = [packedOf(made, of), packedOf(now, of)];
-          return (
-            <li key={of}>
-              <span className="quiet">{DESTINATION_WORDS[of]}</span>
-              <span className={styles.track}>
-                <i className={destinationClass(of)} style={{ width: `${(100 * packed) / most}%` }} />
-                {proposal && <i className={styles.now} style={{ left: `${(100 * stands) / most}%` }} />}
-              </span>
-              <b>{packed === 0 ? 'none' : formatWeight(packed, 1)}</b>
-            </li>
-          );
-        })}
-      </ul>
-      <p className={styles.figures}>
-        <b>{formatWeight(forecast.takeHome, 1)}</b> {unit} home <b>{formatMoney(bill.total, sign)}</b>{' '}
-        <b>{forecast.pool.fatPct.toFixed(1)}</b> % fat <b>{packs}</b> packs{' '}
-        <b>{forecast.freezerCuFt.toFixed(1)}</b> cu ft
-      </p>
-      {compared && (
-        <p>
-          <span className="quiet">gives up</span> {givesUp(compared, { unit, sign })}
-        </p>
-      )}
-      {proposal && (
-        <p className={styles.bound}>
-          {left.size > 0
-            ? `With ${counted(left.size, 'row')} left as it is, worked out and not searched again.`
-            : boundWords(proposal, tried)}
-        </p>
-      )}
-      {onTake && (
-        <Button {...(isInHand ? { type: 'primary' } : {})} onClick={onTake}>
-          Take it {isInHand && <kbd>Enter</kbd>}
-        </Button>
-      )}
-    </article>
-  );
-}
-
-function answerIn({ situation }: SheetState, sheet: Sheet, row: string): string {
-  const decision = situation.species.decisions.find(({ id }) => id === row)!;
-  const forms = sheet.answers[row]?.forms ?? [];
-  return forms
-    .map(({ option }) => withoutTitle(optionById(decision, option).label, decision.title))
-    .join('; ');
-}
-
-/** How far from the best possible it can be at most, where that is proved. */
-function boundWords({ id, score, bound }: Proposal, tried: number): string {
-  if (bound === null)
-    return `The best of ${tried.toLocaleString('en-GB')} sheets tried; nothing better is excluded.`;
-  if (id === 'best')
-    return `At most ${Math.max(0.1, bound - score).toFixed(1)} short of the best possible: proved.`;
-  const short = Math.max(0, bound - score).toFixed(1);
-  if (id === 'least-change')
-    return `${short} short of the best possible; no sheet so near to it changes fewer rows.`;
-  return `${short} short of the best possible.`;
-}
