@@ -5,6 +5,8 @@ import { statusOf } from './http';
 /** As proxies note it when whoever asked went away. */
 const GONE_AWAY = 499;
 
+const FRESH = { 'cache-control': 'no-store' };
+
 /** Answers with what a search found; it ends when whoever asked goes away. */
 export async function answerSearch<Job>(
   request: Request,
@@ -14,10 +16,33 @@ export async function answerSearch<Job>(
   if (!job.ok) return Response.json(job, { status: statusOf(job) });
   try {
     const value = await search(job.value, request.signal);
-    return Response.json({ ok: true, value }, { headers: { 'cache-control': 'no-store' } });
+    return Response.json({ ok: true, value }, { headers: FRESH });
   } catch (error) {
     // Nobody reads this answer.
     if (request.signal.aborted) return new Response(null, { status: GONE_AWAY });
     throw error;
   }
+}
+
+type Told<Job> = (job: Job, signal: AbortSignal, onTried: (tried: number) => void) => Promise<unknown>;
+
+/** The same as lines of JSON, each with how much was tried, the last with the answer; broken off where the search broke. */
+export function streamSearch<Job>(request: Request, job: Result<Job, Reason>, search: Told<Job>): Response {
+  if (!job.ok) return Response.json(job, { status: statusOf(job) });
+  const gone = new AbortController();
+  const signal = AbortSignal.any([request.signal, gone.signal]);
+  const lines = new ReadableStream<Uint8Array>({
+    start: async (stream) => {
+      const send = (line: object) => stream.enqueue(new TextEncoder().encode(`${JSON.stringify(line)}\n`));
+      try {
+        const value = await search(job.value, signal, (tried) => send({ tried }));
+        send({ ok: true, value });
+        stream.close();
+      } catch (error) {
+        stream.error(error);
+      }
+    },
+    cancel: () => gone.abort(),
+  });
+  return new Response(lines, { headers: { ...FRESH, 'content-type': 'application/x-ndjson' } });
 }

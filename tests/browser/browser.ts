@@ -20,15 +20,30 @@ const CHROMIUM_FLAGS = [
   '--force-color-profile=srgb',
 ];
 
+type Size = { readonly width: number; readonly height: number };
+
+export const TELEPHONE: Size = { width: 390, height: 844 };
+
 /** A person in front of a browser: what a test can do and see, always by waiting for a condition. */
 export class Person {
   private constructor(
     readonly driver: WebDriver,
     private readonly address: string,
     private readonly profile: string,
+    private readonly touches: boolean,
   ) {}
 
-  static async arrive(address: string, size = { width: 1280, height: 800 }): Promise<Person> {
+  /** Somebody with a keyboard and a mouse. */
+  static arrive(address: string, size = { width: 1280, height: 800 }): Promise<Person> {
+    return Person.comes(address, size, false);
+  }
+
+  /** Somebody with a telephone and nothing but a finger. */
+  static arriveWithTelephone(address: string): Promise<Person> {
+    return Person.comes(address, TELEPHONE, true);
+  }
+
+  private static async comes(address: string, size: Size, touches: boolean): Promise<Person> {
     const profile = mkdtempSync(join(tmpdir(), 'fractum-browser-'));
     const options = new Options();
     options.setChromeBinaryPath('/usr/bin/chromium');
@@ -38,18 +53,23 @@ export class Person {
       .setChromeOptions(options)
       .setChromeService(new ServiceBuilder('/usr/bin/chromedriver'))
       .build();
-    const person = new Person(driver, address, profile);
+    const person = new Person(driver, address, profile, touches);
     await person.resize(size);
+    if (touches) await person.devtools('Emulation.setTouchEmulationEnabled', { enabled: true });
     return person;
   }
 
   /** Makes the page, not the window, this large. */
-  async resize(size: { width: number; height: number }): Promise<void> {
-    await (this.driver as Driver).sendDevToolsCommand('Emulation.setDeviceMetricsOverride', {
+  async resize(size: Size): Promise<void> {
+    await this.devtools('Emulation.setDeviceMetricsOverride', {
       ...size,
       deviceScaleFactor: 1,
       mobile: false,
     });
+  }
+
+  private async devtools(command: string, said: object): Promise<void> {
+    await (this.driver as Driver).sendDevToolsCommand(command, said);
   }
 
   async leave(): Promise<void> {
@@ -93,14 +113,30 @@ export class Person {
     await this.press(() => this.find(css));
   }
 
-  /** Clicks what is found; finds it again when the page has drawn itself anew meanwhile. */
+  /** Clicks or touches what is found; finds it again when the page has drawn itself anew meanwhile. */
   private async press(findIt: () => Promise<WebElement>): Promise<void> {
     await this.until('something to click', async () => {
       const element = await findIt();
       await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', element);
+      if (this.touches) return this.touch(element);
       await element.click();
       return true;
     });
+  }
+
+  /** A finger on the middle of it and off again; not where something else lies over it. */
+  private async touch(element: WebElement): Promise<boolean> {
+    const at = await this.driver.executeScript<{ x: number; y: number } | null>(
+      `const { x, y, width, height } = arguments[0].getBoundingClientRect();
+       const at = { x: x + width / 2, y: y + height / 2 };
+       const there = document.elementFromPoint(at.x, at.y);
+       return arguments[0].contains(there) || there?.contains(arguments[0]) ? at : null;`,
+      element,
+    );
+    if (!at) return false;
+    await this.devtools('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [at] });
+    await this.devtools('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] });
+    return true;
   }
 
   /** Puts text into a field in place of what stands there. */
@@ -111,7 +147,8 @@ export class Person {
       if (now === text) return true;
       // A foot that stays on the page may lie over it.
       await this.driver.executeScript('arguments[0].scrollIntoView({ block: "center" })', field);
-      await field.click();
+      if (this.touches) await this.touch(field);
+      else await field.click();
       if (now) await this.driver.executeScript('arguments[0].select()', field);
       await field.sendKeys(text);
       return (await field.getAttribute('value')) === text;
@@ -194,9 +231,8 @@ export class Person {
 
   /** Cuts the page off from the network, or gives it back. */
   async network(there: boolean): Promise<void> {
-    const devtools = this.driver as Driver;
-    await devtools.sendDevToolsCommand('Network.enable', {});
-    await devtools.sendDevToolsCommand('Network.emulateNetworkConditions', {
+    await this.devtools('Network.enable', {});
+    await this.devtools('Network.emulateNetworkConditions', {
       offline: !there,
       latency: 0,
       downloadThroughput: -1,

@@ -1,12 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
-import { Person } from './browser';
+import { Person, TELEPHONE } from './browser';
 import { RunningDemo } from './runningDemo';
 
 jest.setTimeout(180_000);
 
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8');
-const TELEPHONE = { width: 390, height: 844 };
 
 let demo: RunningDemo;
 let tove: Person;
@@ -19,7 +18,7 @@ beforeAll(async () => {
   tove = await Person.arrive(demo.address);
   await tove.open('/sign-in');
   await tove.signIn('Tove');
-  perran = await Person.arrive(demo.address, TELEPHONE);
+  perran = await Person.arriveWithTelephone(demo.address);
 });
 afterAll(async () => {
   await perran?.leave();
@@ -126,7 +125,7 @@ describe('the network away', () => {
 describe('before booking', () => {
   let visitor: Person;
   beforeAll(async () => {
-    visitor = await Person.arrive(demo.address, TELEPHONE);
+    visitor = await Person.arriveWithTelephone(demo.address);
   });
   afterAll(async () => visitor?.leave());
 

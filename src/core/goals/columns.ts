@@ -46,8 +46,6 @@ export type Group = {
 export type Choices = {
   readonly base: Gives;
   readonly groups: readonly Group[];
-  /** Sheets that were worked out. */
-  readonly tried: number;
   /** Whether every way to answer was looked at. */
   readonly isWhole: boolean;
 };
@@ -61,6 +59,8 @@ export type Asked = {
   readonly against: (decision: Decision, answer: Answer) => number;
   /** Answers that a group too large to be looked at whole is searched around; the present ones when absent. */
   readonly around?: Sheet['answers'];
+  /** Called at each sheet that is worked out. */
+  readonly onSheet: () => void;
 };
 
 /** Ways to answer one group that are looked at one by one; a larger group is searched around its present answers. */
@@ -76,7 +76,7 @@ export function choicesOf(ground: Ground, sheet: Sheet, asked: Asked): Choices {
     if (hub) groups.push(...work.aroundHub(hub, ways, groups.length));
     else groups.push(work.group(rows, ways));
   }
-  return { base: work.base, groups, tried: work.tried, isWhole: groups.every((group) => group.isWhole) };
+  return { base: work.base, groups, isWhole: groups.every((group) => group.isWhole) };
 }
 
 type Ways = ReadonlyMap<string, readonly Way[]>;
@@ -84,7 +84,6 @@ type Given = { readonly rows: readonly string[]; readonly answers: readonly Way[
 
 /** Ways to answer, worked out against what an unanswered sheet gives. */
 class Work {
-  tried = 0;
   readonly base: Gives;
   private readonly bare: Sheet;
 
@@ -154,7 +153,7 @@ class Work {
   private judged(given: Given): Judged {
     const known = this.known.get(given.answers);
     if (known) return known;
-    this.tried += 1;
+    this.asked.onSheet();
     const secondSide = Object.fromEntries(
       given.rows.flatMap((id, at) => {
         const other = this.sheet.secondSide[id];

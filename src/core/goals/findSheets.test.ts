@@ -132,10 +132,13 @@ describe('a search for sheets', () => {
     const ground = groundOf('hog');
     const sheet = houseSheet(ground.situation);
     const goals = [rather({ kind: 'most', of: 'grind' }), must({ kind: 'keep', decision: 'ham' })];
-    const { proposals, tried } = await findSheets(ground, sheet, { goals, pins: none });
+    const told: number[] = [];
+    const onTried = (count: number) => told.push(count);
+    const { proposals, tried } = await findSheets(ground, sheet, { goals, pins: none, onTried });
     expect(proposals[0]!.forecast.pool.grind).toBeGreaterThan(judge(ground, sheet).forecast.pool.grind * 1.5);
     expect(proposals[0]!.bound).toBeNull();
     expect(tried).toBeGreaterThan(500);
+    expect(told).toEqual(Array.from({ length: tried }, (_, at) => at + 1));
     expect(proposals[0]!.sheet.answers.ham!.forms.map(({ option }) => option)).not.toContain('grind');
   });
 });

@@ -37,19 +37,29 @@ const ROUNDS = 3;
 /** What rounding of lines and packs can move, units of weight. */
 const ROUNDING = 0.05;
 
+export type Wanted = {
+  readonly goals: readonly Goal[];
+  readonly pins: ReadonlySet<string>;
+  /** Called at each sheet that is worked out, with how many there were. */
+  readonly onTried?: (tried: number) => void;
+};
+
 /** Two or three good sheets for wishes: the best, the one that changes least, the one that brings most home. */
 export async function findSheets(
   ground: Ground,
   sheet: Sheet,
-  { goals, pins }: { readonly goals: readonly Goal[]; readonly pins: ReadonlySet<string> },
+  { goals, pins, onTried }: Wanted,
 ): Promise<Found> {
-  const asked = askedOf(ground, goals, pins);
+  let tried = 0;
+  const onSheet = () => {
+    tried += 1;
+    onTried?.(tried);
+  };
+  const asked = { ...askedOf(ground, goals, pins), onSheet };
   let search = await searched(ground, sheet, { goals, asked });
-  let tried = search.choices.tried;
   for (let round = 1; round < ROUNDS && search.picked && !search.choices.isWhole; round += 1) {
     const around = sheetOf(sheet, search.picked).answers;
     const next = await searched(ground, sheet, { goals, asked: { ...asked, around } });
-    tried += next.choices.tried;
     if (!next.picked || next.picked.score <= search.picked.score + 1e-6) break;
     search = next;
   }
@@ -58,13 +68,13 @@ export async function findSheets(
   const held = stuck.filter((row) => pins.has(row));
   if (held.length > 0) return { proposals: [], tried, tooMuch: [], stuck: held };
   if (!picked) {
-    const tooMuch = await tooMuchOf(ground, sheet, { goals, pins });
+    const tooMuch = await tooMuchOf(ground, sheet, { goals, pins, onSheet });
     const [first] = tooMuch;
     if (!first) return { proposals: [], tried, tooMuch, stuck: [] };
     // The closest to what cannot be had.
     const eased = goals.map((goal) => (goal === first ? { ...goal, must: false, weight: 10 } : goal));
-    const closest = await findSheets(ground, sheet, { goals: eased, pins });
-    return { proposals: closest.proposals.slice(0, 1), tried: tried + closest.tried, tooMuch, stuck: [] };
+    const closest = await findSheets(ground, sheet, { goals: eased, pins, onTried: onSheet });
+    return { proposals: closest.proposals.slice(0, 1), tried, tooMuch, stuck: [] };
   }
   const isExact = choices.isWhole && !sheet.grind.picked && !goals.some(({ wish }) => wishesMoney(wish));
   const bound = isExact ? picked.score + ROUNDING + GAP : null;
@@ -130,7 +140,11 @@ function grindRateOf(ground: Ground, sheet: Sheet): number {
 }
 
 /** What wishes say of single rows. */
-function askedOf({ situation }: Ground, goals: readonly Goal[], pins: ReadonlySet<string>): Asked {
+function askedOf(
+  { situation }: Ground,
+  goals: readonly Goal[],
+  pins: ReadonlySet<string>,
+): Omit<Asked, 'onSheet'> {
   const broken = (decision: Decision, answer: Answer, isMust: boolean) =>
     goals.filter(({ wish, must }) => must === isMust && isAgainst(wish, situation, decision, answer)).length;
   return {
@@ -176,12 +190,13 @@ function sameRows(a: Sheet, b: Sheet): boolean {
 async function tooMuchOf(
   ground: Ground,
   sheet: Sheet,
-  { goals, pins }: { readonly goals: readonly Goal[]; readonly pins: ReadonlySet<string> },
+  { goals, pins, onSheet }: Wanted & Pick<Asked, 'onSheet'>,
 ): Promise<Goal[]> {
   const helps: Goal[] = [];
   for (const goal of goals.filter(({ must }) => must)) {
     const others = goals.filter((each) => each !== goal);
-    const { picked } = await searched(ground, sheet, { goals: others, asked: askedOf(ground, others, pins) });
+    const asked = { ...askedOf(ground, others, pins), onSheet };
+    const { picked } = await searched(ground, sheet, { goals: others, asked });
     if (picked) helps.push(goal);
   }
   return helps;

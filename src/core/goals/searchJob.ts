@@ -13,6 +13,9 @@ export type SearchJob = {
   readonly pins: readonly string[];
 };
 
-export function searchJob({ view, species, sheet, goals, pins }: SearchJob): Promise<Found> {
-  return findSheets(groundOf(view, species), sheet, { goals, pins: new Set(pins) });
+export function searchJob(
+  { view, species, sheet, goals, pins }: SearchJob,
+  onTried: (tried: number) => void,
+): Promise<Found> {
+  return findSheets(groundOf(view, species), sheet, { goals, pins: new Set(pins), onTried });
 }

@@ -1,5 +1,6 @@
 import { Piscina } from 'piscina';
 import { join } from 'node:path';
+import { MessageChannel } from 'node:worker_threads';
 import type { BlankSheet } from '@/core/order/blankSheet';
 import type { Confirmation } from '@/core/order/confirmation';
 import type { SheetCopy } from '@/core/order/sheetCopy';
@@ -63,9 +64,20 @@ function searchThreads(): Piscina {
  * Sheets for wishes, searched in a thread of its own.
  *
  * @param signal - stops the search when nobody waits for it any more
+ * @param onTried - told now and then how many sheets were tried
  */
-export async function sheetsFor(job: SearchJob, signal: AbortSignal): Promise<Found> {
-  return (await searchThreads().run(job, { signal })) as Found;
+export async function sheetsFor(
+  job: SearchJob,
+  signal: AbortSignal,
+  onTried: (tried: number) => void,
+): Promise<Found> {
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', onTried);
+  try {
+    return (await searchThreads().run({ job, port: port2 }, { signal, transferList: [port2] })) as Found;
+  } finally {
+    port1.close();
+  }
 }
 
 /** What is wanted, divided over a farm's animals in a thread of its own. */

@@ -1,7 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import { tsImport } from 'tsx/esm/api';
 
-/** Searches that take seconds, in a thread that can be stopped. */
+/** Searches that take seconds, in a thread that can be stopped; how many sheets were tried is told by the port. */
 const options = {
   parentURL: import.meta.url,
   tsconfig: fileURLToPath(new URL('../../../tsconfig.json', import.meta.url)),
@@ -9,4 +9,15 @@ const options = {
 const { searchJob } = await tsImport('../../core/goals/searchJob.ts', options);
 export const { wantedJob } = await tsImport('../../core/goals/wantedJob.ts', options);
 
-export default searchJob;
+/** Told each so many sheets: some ten times a second. */
+const TOLD_EACH = 50;
+
+export default async function search({ job, port }) {
+  try {
+    return await searchJob(job, (tried) => {
+      if (tried % TOLD_EACH === 0) port.postMessage(tried);
+    });
+  } finally {
+    port.close();
+  }
+}

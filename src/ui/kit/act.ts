@@ -36,34 +36,67 @@ function post<Name extends UseCaseName>(name: Name, input: InputOf<Name>): Promi
 }
 
 /**
- * Asks for sheets that meet wishes: takes seconds, and is stopped when nobody waits for it any more.
+ * Asks for sheets that meet wishes: takes seconds, says how many were tried, and is stopped when nobody waits for it
+ * any more.
  *
  * @returns undefined when it was stopped
  */
 export async function searchSheets(
   input: InputOf<'wishesView'>,
   stop: AbortSignal,
+  onTried: (tried: number) => void,
 ): Promise<Answer<Found> | undefined> {
-  const answer = await postTo<Found>('/api/wishes', input, { offline: OFFLINE, noAnswer: NO_ANSWER }, stop);
+  const answer = await answered({ offline: OFFLINE, noAnswer: NO_ANSWER }, async () => {
+    const response = await posted('/api/wishes', input, stop);
+    let last: unknown = undefined;
+    for await (const line of linesOf(response)) {
+      last = JSON.parse(line);
+      if (isTried(last)) onTried(last.tried);
+    }
+    return last as Answer<Found>;
+  });
   return stop.aborted ? undefined : answer;
 }
 
+function isTried(line: unknown): line is { readonly tried: number } {
+  return typeof line === 'object' && line !== null && 'tried' in line;
+}
+
+/** The lines of an answer, as they come. */
+async function* linesOf(response: Response): AsyncGenerator<string> {
+  const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader();
+  let rest = '';
+  for (let { done, value } = await reader.read(); !done; { done, value } = await reader.read()) {
+    const lines = (rest + value).split('\n');
+    rest = lines.pop()!;
+    yield* lines;
+  }
+  if (rest !== '') yield rest;
+}
+
 /** Posts to the house; a lost network and a house that hangs are refusals like any other, in these words. */
-export async function postTo<Output>(
-  path: string,
-  input: unknown,
-  words: { readonly offline: string; readonly noAnswer: string },
-  stop?: AbortSignal,
-): Promise<Answer<Output>> {
-  const timeout = AbortSignal.timeout(LONGEST_ANSWER_MS);
-  try {
-    const response = await fetch(path, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(input),
-      signal: stop ? AbortSignal.any([timeout, stop]) : timeout,
-    });
+export async function postTo<Output>(path: string, input: unknown, words: Words): Promise<Answer<Output>> {
+  return answered(words, async () => {
+    const response = await posted(path, input);
     return (await response.json()) as Answer<Output>;
+  });
+}
+
+type Words = { readonly offline: string; readonly noAnswer: string };
+
+function posted(path: string, input: unknown, stop?: AbortSignal): Promise<Response> {
+  const timeout = AbortSignal.timeout(LONGEST_ANSWER_MS);
+  return fetch(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(input),
+    signal: stop ? AbortSignal.any([timeout, stop]) : timeout,
+  });
+}
+
+async function answered<Output>(words: Words, asked: () => Promise<Answer<Output>>): Promise<Answer<Output>> {
+  try {
+    return await asked();
   } catch (error) {
     const hangs = error instanceof Error && error.name === 'TimeoutError';
     return hangs ? failure('no-answer', words.noAnswer) : failure('offline', words.offline);

@@ -120,7 +120,7 @@ function Said({ name, wishes, state, onClose }: SaidProps) {
     titleOf: (row: string) => titleOf(species, row),
     money: (amount: Cents) => formatMoney(amount, sign),
   };
-  const { goals, unknown, pins, pinnable, found, searching, problem } = wishes;
+  const { goals, unknown, pins, pinnable, found, searching, tried, problem } = wishes;
   return (
     <header className={styles.said}>
       <div className={styles.line}>
@@ -194,7 +194,8 @@ function Said({ name, wishes, state, onClose }: SaidProps) {
         )}
         {searching && (
           <>
-            Looking through every way to cut it …{' '}
+            Looking through every way to cut it …
+            {tried > 0 && ` ${tried.toLocaleString('en-GB')} sheets so far.`}{' '}
             <button type="button" className="link" onClick={wishes.stop}>
               Stop
             </button>

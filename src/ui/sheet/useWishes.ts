@@ -23,6 +23,8 @@ export type Wishes = {
   readonly found: Found | undefined;
   readonly problem: string;
   readonly searching: boolean;
+  /** Sheets tried so far by the search that runs. */
+  readonly tried: number;
   readonly stop: () => void;
   /** Searches once more, after the house did not answer. */
   readonly again: () => void;
@@ -59,6 +61,7 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
   const [found, setFound] = useState<Found>();
   const [problem, setProblem] = useState('');
   const [searching, setSearching] = useState(false);
+  const [tried, setTried] = useState(0);
   const [turn, setTurn] = useState(0);
   const running = useRef<AbortController>(undefined);
   const stop = useCallback(() => {
@@ -71,8 +74,10 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
     running.current = mine;
     const search = async () => {
       setSearching(true);
+      setTried(0);
       setProblem('');
-      const answer = await searchSheets({ shareId, sheet, goals: [...goals], pins: [...pins] }, mine.signal);
+      const wanted = { shareId, sheet, goals: [...goals], pins: [...pins] };
+      const answer = await searchSheets(wanted, mine.signal, setTried);
       if (!answer) return;
       setSearching(false);
       setProblem(answer.ok ? '' : answer.message);
@@ -108,6 +113,7 @@ export function useWishes(shareId: ShareId, { sheet, situation }: SheetState): W
     found,
     problem,
     searching,
+    tried,
     stop,
     again: () => setTurn(turn + 1),
   };
