@@ -1,7 +1,7 @@
 import bwipjs from 'bwip-js/node';
 import { bisector } from 'd3-array';
 import { PDFDocument } from 'pdf-lib';
-import type { BlockPage, BlockRow, BlockSheet } from '@/core/order/blockSheet';
+import type { BlockPage, BlockRow, BlockSheet } from '@/core/block/blockSheet';
 import { fontsOf, RIGHT, Writer } from './writer';
 
 /** The paper of a share for the block, and the address that its bars open. */

@@ -1,4 +1,5 @@
 import { cutNames } from './cutNames';
+import { guideProblems } from './guideProblems';
 import {
   TISSUES,
   type Atom,
@@ -24,6 +25,7 @@ export function speciesProblems(species: Species): string[] {
     ...referenceProblems(species),
     ...carcassProblems(species),
     ...mapProblems(species),
+    ...guideProblems(species),
   ];
 }
 

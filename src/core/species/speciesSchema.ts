@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { broken, carcassType, school, shifts } from './carcassSchema';
 import { circumstance, decision } from './decisionSchema';
+import { guide } from './guideSchema';
 import { writtenRecipeFields } from './recipeSchema';
 import { destination, id, inches, percent, pounds, share, span, tissues, words } from './schemaParts';
 import { RITES, type Species } from './types';
@@ -251,6 +252,7 @@ export const speciesSchema = Joi.object<Species>({
       }),
     ),
   ),
+  guide,
   uncertainty: Joi.object({
     atomCv: share.required(),
     cutCv: share.required(),

@@ -10,11 +10,13 @@ import type {
   Uncertainty,
 } from './carcassTypes';
 import type { Circumstance, Decision, Destination } from './decisionTypes';
+import type { Guide } from './guideTypes';
 import type { SpeciesHelp } from './helpTypes';
 import type { Recipe } from './recipeTypes';
 
 export * from './atlasTypes';
 export * from './decisionTypes';
+export type * from './guideTypes';
 export type * from './helpTypes';
 export * from './recipeTypes';
 export type * from './carcassTypes';
@@ -178,6 +180,8 @@ export type Species = {
   readonly tolerance: { readonly lineShare: number };
   /** Help with every way of every decision; a species of a shop's own may have none. */
   readonly help?: SpeciesHelp;
+  /** How a side is broken; a species of a shop's own may have none. */
+  readonly guide?: Guide;
   /** What a shop has set of its own; nothing of it ships with the app. */
   /** A side lighter or heavier than this, pounds, is asked about. */
   readonly limits?: { readonly lightLb: number; readonly heavyLb: number };

@@ -1,4 +1,4 @@
-import { blockSheetOf, type BlockSheet } from '@/core/order/blockSheet';
+import { blockSheetOf, type BlockSheet } from '@/core/block/blockSheet';
 import { defineShareView } from '../house/shareView';
 import { STAFF } from '../house/useCase';
 

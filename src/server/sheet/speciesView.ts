@@ -22,7 +22,7 @@ export const speciesView = defineUseCase<{ id: string; version: string }, Specie
     const { catalogue } = await setUps.at(db, step);
     const found = catalogue.version === version && catalogue.species.find((each) => each.id === id);
     return found
-      ? success({ ...found, names: [], absent: [] })
+      ? success({ ...found, names: [], absent: [], guide: undefined })
       : refuse('not-found', 'The catalogue has changed. Load the page again.');
   },
 });

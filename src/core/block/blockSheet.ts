@@ -10,9 +10,9 @@ import { takenOver, takenWords } from '../sheet/takenOver';
 import type { Answer, Form } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
 import type { Break, Decision, Option } from '../species/types';
-import { animalWords, cutName } from './naming';
-import type { ShareFile } from './shareFile';
-import { coldWeight, daysHung, openQuestions, planOf, sheetInForce } from './standing';
+import { animalWords, cutName } from '../order/naming';
+import type { ShareFile } from '../order/shareFile';
+import { coldWeight, daysHung, openQuestions, planOf, sheetInForce } from '../order/standing';
 
 /** One thing to cut: what it is, what is wanted of it, how large, and how much of it there should be. */
 export type BlockRow = {
