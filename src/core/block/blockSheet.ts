@@ -3,13 +3,14 @@ import type { Part } from '../carcass/condition';
 import { counted } from '../quantity/counted';
 import { inSentence } from '../quantity/inSentence';
 import { listed } from '../quantity/listed';
-import { formatWeight, type WeighingUnit } from '../quantity/weight';
-import { amountWords, extrasSummary, grindSummary, paramWords } from '../sheet/summary';
+import { formatWeight } from '../quantity/weight';
+import { extrasSummary, grindSummary } from '../sheet/summary';
 import { decisionsAsked, optionById, type Situation } from '../sheet/situation';
 import { takenOver, takenWords } from '../sheet/takenOver';
-import type { Answer, Form } from '../sheet/types';
+import type { Answer } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
 import type { Break, Decision, Option } from '../species/types';
+import { formsOf, isAllGround, says, type FormWords } from './inWords';
 import { animalWords, cutName } from '../order/naming';
 import type { ShareFile } from '../order/shareFile';
 import { coldWeight, daysHung, openQuestions, planOf, sheetInForce } from '../order/standing';
@@ -17,7 +18,7 @@ import { coldWeight, daysHung, openQuestions, planOf, sheetInForce } from '../or
 /** One thing to cut: what it is, what is wanted of it, how large, and how much of it there should be. */
 export type BlockRow = {
   readonly title: string;
-  readonly forms: readonly { readonly says: string; readonly sizes: readonly string[] }[];
+  readonly forms: readonly FormWords[];
   /** `about 17 pieces in 9 packs`; empty where nothing is packed of it. */
   readonly count: string;
   readonly isGround: boolean;
@@ -119,7 +120,7 @@ function pageOf(
       title: decision.title,
       forms: taker ? [{ says: takenWords(taker), sizes: [] }] : formsOf(decision, answer, situation.unit),
       count: taker ? '' : countOf(file, decision),
-      isGround: !taker && answer !== undefined && answer.forms.every((form) => goesToGrind(decision, form)),
+      isGround: !taker && answer !== undefined && isAllGround(decision, answer),
       otherSide: other && other !== answer ? says(decision, other) : '',
     };
     const isKept = answer?.forms.some(({ option }) => optionById(decision, option).products.length > 0);
@@ -132,47 +133,6 @@ function pageOf(
     rows: rows.filter(({ isFirst }) => !isFirst).map(({ row }) => row),
     protect: protectedOf(situation, decisions, (id) => answerTo(id)),
   };
-}
-
-function says(decision: Decision, { forms }: Answer): string {
-  return forms.map(({ option }) => optionById(decision, option).label).join(' and ');
-}
-
-function goesToGrind(decision: Decision, { option }: Form): boolean {
-  const { products, destination } = optionById(decision, option);
-  return products.length === 0 && destination === 'grind';
-}
-
-function formsOf(decision: Decision, answer: Answer | undefined, unit: WeighingUnit): BlockRow['forms'] {
-  if (!answer) return [{ says: 'not answered: ask', sizes: [] }];
-  return answer.forms.map((form, index) => {
-    const option = optionById(decision, form.option);
-    const otherwise =
-      form.otherwise === undefined
-        ? []
-        : [`or ${inSentence(optionById(decision, form.otherwise).label)}, if it does not look right`];
-    const isLast = index === answer.forms.length - 1;
-    const amount =
-      answer.forms.length === 1 || (form.amount.kind === 'rest' && !isLast)
-        ? ''
-        : `${amountWords(form.amount, unit)}: `;
-    return {
-      says: `${amount}${option.label}`,
-      sizes: [...sizesOf(option, form, unit), ...otherwise],
-    };
-  });
-}
-
-/** Every size that was asked for, as the cutter reads it: `1 in thick`, `1/4 in fat left on`, `skin on`. */
-function sizesOf(option: Option, { params }: Form, unit: WeighingUnit): string[] {
-  return (option.params ?? []).flatMap((spec) => {
-    const value = params[spec.id];
-    if (value === undefined || value === false || value === 0) return [];
-    if (spec.kind === 'yesNo') return [spec.label];
-    const words = paramWords(spec, value, unit);
-    if (spec.kind === 'choice') return [words];
-    return [/ (of|by)$/.test(spec.label) ? `${spec.label} ${words}` : `${words} ${spec.label}`];
-  });
 }
 
 /** How many pieces and packs there should be, over all sides of the share. */

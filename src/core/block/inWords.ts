@@ -1,0 +1,58 @@
+import { inSentence } from '../quantity/inSentence';
+import type { WeighingUnit } from '../quantity/weight';
+import { optionById } from '../sheet/situation';
+import { amountWords, paramWords } from '../sheet/summary';
+import type { Answer, Form } from '../sheet/types';
+import type { Decision, Option } from '../species/types';
+
+/** One form of an answer as the cutter reads it: what it is, and every size that was asked for. */
+export type FormWords = { readonly says: string; readonly sizes: readonly string[] };
+
+/** `Whole round steaks and stew`: an answer in one breath. */
+export function says(decision: Decision, { forms }: Answer): string {
+  return forms.map(({ option }) => optionById(decision, option).label).join(' and ');
+}
+
+export function isAllGround(decision: Decision, { forms }: Answer): boolean {
+  return forms.every(({ option }) => {
+    const { products, destination } = optionById(decision, option);
+    return products.length === 0 && destination === 'grind';
+  });
+}
+
+/** The forms of an answer with their amounts and sizes. */
+export function formsOf(
+  decision: Decision,
+  answer: Answer | undefined,
+  unit: WeighingUnit,
+): readonly FormWords[] {
+  if (!answer) return [{ says: 'not answered: ask', sizes: [] }];
+  return answer.forms.map((form, index) => {
+    const option = optionById(decision, form.option);
+    const otherwise =
+      form.otherwise === undefined
+        ? []
+        : [`or ${inSentence(optionById(decision, form.otherwise).label)}, if it does not look right`];
+    const isLast = index === answer.forms.length - 1;
+    const amount =
+      answer.forms.length === 1 || (form.amount.kind === 'rest' && !isLast)
+        ? ''
+        : `${amountWords(form.amount, unit)}: `;
+    return {
+      says: `${amount}${option.label}`,
+      sizes: [...sizesOf(option, form, unit), ...otherwise],
+    };
+  });
+}
+
+/** Every size that was asked for, as the cutter reads it: `1 in thick`, `1/4 in fat left on`, `skin on`. */
+function sizesOf(option: Option, { params }: Form, unit: WeighingUnit): string[] {
+  return (option.params ?? []).flatMap((spec) => {
+    const value = params[spec.id];
+    if (value === undefined || value === false || value === 0) return [];
+    if (spec.kind === 'yesNo') return [spec.label];
+    const words = paramWords(spec, value, unit);
+    if (spec.kind === 'choice') return [words];
+    return [/ (of|by)$/.test(spec.label) ? `${spec.label} ${words}` : `${words} ${spec.label}`];
+  });
+}
