@@ -145,10 +145,11 @@ describe('a beef half at the block', () => {
   });
 
   it('as a fore quarter shows whose the hind is where the two are parted', () => {
-    const [fore, hind] = (['fore', 'hind'] as const).map((part) => {
+    const quarter = (part: 'fore' | 'hind'): Job => {
       const situation = { ...job.situation, part };
       return { situation, sheet: houseSheet(situation), coldSides: [weight(180)] };
-    }) as [Job, Job];
+    };
+    const [fore, hind] = [quarter('fore'), quarter('hind')];
     const parted = step(fore, 'quarter', { name: 'Lane', job: hind })!;
     expect(parted.stays.map(({ decision, owner }) => [decision, owner])).toEqual([['short-loin', 'Lane']]);
     expect(parted.off.map(({ owner }) => owner)).toEqual(['']);
