@@ -3,6 +3,7 @@ import { partName } from '../order/naming';
 import type { ShareFile } from '../order/shareFile';
 import { coldSides, sheetInForce } from '../order/standing';
 import type { Weight } from '../quantity/weight';
+import { asCutOf } from './asCutOf';
 import { decisionsAsked, optionById, type Job, type Situation } from '../sheet/situation';
 import type { Amount, Answer, Sheet } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
@@ -15,16 +16,18 @@ export type HandId = (typeof HAND_IDS)[number];
 /** What is in hand at the block: a side of a share, its quarter, or both sides at once, as a job of its own. */
 export type Hand = Job & { readonly id: HandId };
 
-/** What of a share comes to the block one after the other. */
+/** What of a share comes to the block one after the other, as it is being cut. */
 export function handsOf(file: ShareFile): Hand[] {
   const { situation, sides, animal } = file;
-  const sheet = sheetInForce(file);
+  const cut = asCutOf(file);
+  const sheet = sheetInForce(cut);
   const { weights } = coldSides(file);
-  const isWhole = sides.length > 1 && (animal.unsplit || wantsBothSides(situation, sheet));
-  if (isWhole) return [{ id: 'both', situation, sheet, coldSides: weights }];
+  // What is done otherwise does not put a side together again, nor part it.
+  const isWhole = sides.length > 1 && (animal.unsplit || wantsBothSides(situation, sheetInForce(file)));
+  if (isWhole) return [{ id: 'both', situation: cut.situation, sheet, coldSides: weights }];
   return sides.map(({ side }, index) => ({
     id: side.position satisfies SidePosition,
-    situation: { ...situation, sides: 1 },
+    situation: { ...cut.situation, sides: 1 },
     sheet: sides.length === 1 ? sheet : sheetOfSide(situation, sheet, index === 0 ? 1 : 2),
     coldSides: [weights[index]!],
   }));

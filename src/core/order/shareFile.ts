@@ -5,6 +5,7 @@ import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
 import type { Animal, Share, Side } from './animal';
 import type { Cancellation } from './changes';
+import type { Deviation } from './deviation';
 import type { Plan } from './plan';
 import type { Closing, Payment, PickUp } from './settlement';
 import type { BlockStart, LineNote, SheetVersion, SideWeight, Weighing, WeighingId } from './work';
@@ -41,8 +42,10 @@ export type ShareFile = {
   /** The draft that is worked on, or the last version. */
   readonly sheet: SheetVersion | undefined;
   readonly start: BlockStart | undefined;
-  /** Frozen with the start. */
+  /** Frozen with the start, and made anew when something is done otherwise. */
   readonly plan: Plan | undefined;
+  /** What was done otherwise at the block, the first first. */
+  readonly deviations: readonly Deviation[];
   readonly weighings: readonly Weighing[];
   readonly notes: readonly LineNote[];
   readonly closing: Closing | undefined;

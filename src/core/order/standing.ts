@@ -7,7 +7,7 @@ import { itemNumber } from '../label/itemNumber';
 import { findingsOf, type Finding } from '../questions/findings';
 import { convertUnits, inUnits, sumWeights, type Weight } from '../quantity/weight';
 import { fractionOf, ownOf, unsoldFraction } from '../shares/own';
-import type { Situation } from '../sheet/situation';
+import type { Job, Situation } from '../sheet/situation';
 import { emptySheet } from '../sheet/houseSheet';
 import type { Sheet } from '../sheet/types';
 import { dayIn, daysBetween, endOfDay } from '../time/shopTime';
@@ -107,9 +107,18 @@ export function planOf(file: ShareFile): Plan {
 }
 
 function planNow(file: ShareFile): Plan {
-  const { species } = file.situation;
-  const sheet = sheetInForce(file);
-  const expected = forecast(file.situation, sheet, coldSides(file).weights);
+  return planFor(file, jobOf(file));
+}
+
+/** A share to be worked out as its sheet says. */
+export function jobOf(file: ShareFile): Job {
+  return { situation: file.situation, sheet: sheetInForce(file), coldSides: coldSides(file).weights };
+}
+
+/** What is to be made of a share when it is cut like this. */
+export function planFor(file: ShareFile, { situation, sheet, coldSides: cold }: Job): Plan {
+  const { species } = situation;
+  const expected = forecast(situation, sheet, cold);
   return {
     catalogueVersion: file.catalogueVersion,
     rules: file.rules,
@@ -132,9 +141,7 @@ export function estimateOf(file: ShareFile): Bill {
 }
 
 export function openQuestions(file: ShareFile): Finding[] {
-  const { weights } = coldSides(file);
-  const job = { situation: file.situation, sheet: sheetInForce(file), coldSides: weights };
-  return findingsOf(job, planOf(file).expected);
+  return findingsOf(jobOf(file), planOf(file).expected);
 }
 
 /** Whole days since the animal was killed, by the shop's calendar, until it went to the block. */

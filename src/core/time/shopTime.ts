@@ -105,8 +105,13 @@ export function dayWords(day: string): string {
 
 /** Day and time as people say them, by the shop's calendar: `2 Nov 8:05`. */
 export function momentWords(zone: string, at: string): string {
+  return `${dayWords(timeIn(zone, new Date(at)))} ${clockIn(zone, at)}`;
+}
+
+/** The time of day on the shop's wall: `8:05`. */
+export function clockIn(zone: string, at: string): string {
   const wall = timeIn(zone, new Date(at));
-  return `${dayWords(wall)} ${Number(wall.slice(11, 13))}:${wall.slice(14, 16)}`;
+  return `${Number(wall.slice(11, 13))}:${wall.slice(14, 16)}`;
 }
 
 /** The month of a day, 1 to 12. */

@@ -16,13 +16,22 @@ export async function startsOf(
   )
     .leftJoin('plans', 'plans.shareId', 'blockStarts.shareId')
     .whereIn('blockStarts.shareId', [...shareIds])
-    .select('blockStarts.*', 'plans.plan');
+    .select('blockStarts.*', db.raw('COALESCE(?, plans.plan) AS plan', [remade(db)]));
   return new Map(
     rows.map(({ plan, estimate, ...start }) => [
       start.shareId,
       { start: { ...start, estimate: readBill(estimate) }, plan: plan ? readPlan(plan) : undefined },
     ]),
   );
+}
+
+/** The plan that was made anew when something was last done otherwise. */
+function remade(db: Database) {
+  return db('deviations')
+    .whereRaw('deviations.shareId = blockStarts.shareId')
+    .orderBy('rowid', 'desc')
+    .limit(1)
+    .select('plan');
 }
 
 /** Plans written before lines said on how many sides they are cut were of one. */

@@ -21,6 +21,7 @@ import * as doubts from './019-doubts';
 import * as templates from './020-templates';
 import * as triedSheets from './021-tried-sheets';
 import * as farmLinks from './022-farm-links';
+import * as block from './023-block';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -48,6 +49,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['020-templates', templates],
   ['021-tried-sheets', triedSheets],
   ['022-farm-links', farmLinks],
+  ['023-block', block],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -75,6 +75,9 @@ describe('migrations', () => {
       'calls',
       'houseRules',
       'plans',
+      'blockSteps',
+      'pieceWeights',
+      'deviations',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

@@ -14,7 +14,7 @@ import { convertUnits, inUnits } from '@/core/quantity/weight';
 import { quarterOfPart, sidesOfPart, type SharePart } from '@/core/shares/parts';
 import type { Situation } from '@/core/sheet/situation';
 import { daysBetween, dayIn, monthOf } from '@/core/time/shopTime';
-import { startsOf } from '../block';
+import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
 import { ticketsOfSides } from '../hang';
@@ -62,6 +62,7 @@ export async function readShareFiles(
   const leadIds = [...new Set(leads.values())];
   const sheets = await sheetsInForce(db, leadIds);
   const starts = await startsOf(db, leadIds);
+  const deviations = await deviationsOfShares(db, leadIds);
   const weighings = group(await weighingsOfShares(db, leadIds), (each) => each.shareId);
   const notes = group(await lineNotesOfShares(db, leadIds), (note) => note.shareId);
   const allotments = await allotmentsOf(db, shareIds);
@@ -107,6 +108,7 @@ export async function readShareFiles(
         sheet: sheets.get(leadId),
         start: started?.start,
         plan: started?.plan,
+        deviations: deviations.get(leadId) ?? [],
         weighings: weighings.get(leadId) ?? [],
         notes: notes.get(leadId) ?? [],
         closing: closings.get(share.id),

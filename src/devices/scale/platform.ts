@@ -1,15 +1,21 @@
 import type { WeighingUnit } from '@/core/quantity/weight';
 import type { ScaleReading } from '@/core/scale/reading';
 
-/** The simulated bench scale: 30 lb or 15 kg capacity, divisions of 0.01 lb or 0.005 kg. */
-const CAPACITY = { lb: 30_000, kg: 15_000 } as const;
-const DIVISION = { lb: 10, kg: 5 } as const;
+export type ScaleKind = 'bench' | 'rail';
+
+/**
+ * What the simulated scales carry and in which divisions they show it, thousandths: the bench 30 lb by 0.01 or 15 kg by
+ * 0.005, the rail 1000 lb by 0.1 or 450 kg by 0.05.
+ */
+const CAPACITY = { bench: { lb: 30_000, kg: 15_000 }, rail: { lb: 1_000_000, kg: 450_000 } } as const;
+const DIVISION = { bench: { lb: 10, kg: 5 }, rail: { lb: 100, kg: 50 } } as const;
 
 /** Readings until a load has settled: about half a second at the rate the simulation sends. */
 const READINGS_TO_SETTLE = 4;
 
 /** What lies on the simulated platform and how it has been handled. */
 export type Platform = {
+  readonly kind: ScaleKind;
   readonly scaleId: string;
   readonly unit: WeighingUnit;
   readonly load: number;
@@ -20,8 +26,8 @@ export type Platform = {
   readonly settled: number;
 };
 
-export function emptyPlatform(scaleId: string, unit: WeighingUnit): Platform {
-  return { scaleId, unit, load: 0, loadCount: 0, tare: 0, shaking: false, settled: READINGS_TO_SETTLE };
+export function emptyPlatform(scaleId: string, unit: WeighingUnit, kind: ScaleKind = 'bench'): Platform {
+  return { kind, scaleId, unit, load: 0, loadCount: 0, tare: 0, shaking: false, settled: READINGS_TO_SETTLE };
 }
 
 /**
@@ -72,12 +78,12 @@ export function nextReading(
 }
 
 function stateOf(platform: Platform): ScaleReading['state'] {
-  if (platform.load > CAPACITY[platform.unit]) return 'overload';
+  if (platform.load > CAPACITY[platform.kind][platform.unit]) return 'overload';
   if (platform.shaking || platform.settled < READINGS_TO_SETTLE) return 'moving';
   return platform.load === 0 ? 'empty' : 'steady';
 }
 
 function rounded(platform: Platform, load: number): number {
-  const division = DIVISION[platform.unit];
+  const division = DIVISION[platform.kind][platform.unit];
   return Math.round(load / division) * division;
 }

@@ -1,6 +1,19 @@
 import { blockSheetView } from './blockSheetView';
+import { blockView } from './blockView';
+import { doOtherwise } from './doOtherwise';
+import { markStep } from './markStep';
 import { startBlock } from './startBlock';
+import { takePieceBack, weighPiece } from './weighPiece';
 
+export type { BlockView, HandAtBlock, OtherWays, PieceAtBlock, StepAtBlock } from './blockView';
 export { freezeOldPlans } from './freezeOldPlans';
 
-export const block = { blockSheetView, startBlock } as const;
+export const block = {
+  blockSheetView,
+  blockView,
+  startBlock,
+  markStep,
+  weighPiece,
+  takePieceBack,
+  doOtherwise,
+} as const;

@@ -176,6 +176,7 @@ class Season {
         sheet: { shareId: share.id, version: 2, sheet, approved: true, overrideReason: null, ...by },
         start: undefined,
         plan: undefined,
+        deviations: [],
         weighings: [],
         notes: [],
         closing: undefined,

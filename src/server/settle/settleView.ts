@@ -1,3 +1,4 @@
+import { toldOf } from '@/core/block/told';
 import { differences } from '@/core/charges/bill';
 import { animalWords, shareName } from '@/core/order/naming';
 import { dueOf, finalBill, isOwn, paidOf, reconciliationOf } from '@/core/order/settling';
@@ -52,7 +53,7 @@ export function settlementOf(file: ShareFile): Settlement {
     pickUp: file.pickUp
       ? { takenBy: file.pickUp.takenBy, day: dayIn(file.shop.zone, new Date(file.pickUp.at)) }
       : null,
-    notes: file.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note })),
+    notes: [...toldOf(file), ...file.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note }))],
     wrap: planOf(file).wrap,
   };
 }

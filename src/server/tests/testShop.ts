@@ -48,6 +48,12 @@ export function hogDocument(change: Partial<OrderDocument> = {}): OrderDocument 
 
 const SCALE_KEY = 'the key of the test scale';
 
+const testScale = () => ({
+  watch: async () => undefined,
+  tare: async () => 'taken' as const,
+  vouches: (reading: SignedReading) => isGenuine(reading, SCALE_KEY),
+});
+
 /** The house with its people, on a database in memory, with a printer and a scale that only remember. */
 export class TestShop {
   readonly printed: { name: string; label: Label }[] = [];
@@ -76,11 +82,8 @@ export class TestShop {
   }
 
   readonly devices = {
-    scale: {
-      watch: async () => undefined,
-      tare: async () => 'taken' as const,
-      vouches: (reading: SignedReading) => isGenuine(reading, SCALE_KEY),
-    },
+    scale: testScale(),
+    railScale: testScale(),
     printer: {
       print: async (label: Label, name: string) => {
         // A printer takes its time; whoever prints at once as well would be seen.

@@ -30,13 +30,14 @@ export const typedSchema = Joi.object({
 const LONGEST_WAIT_MS = 14 * 24 * 3_600_000;
 const CLOCKS_DIFFER_MS = 10 * 60_000;
 
-/** Why a reading cannot be taken. What it says is believed only because the scale has signed it. */
+/** Why a reading cannot be taken. What it says is believed only because a scale of the shop has signed it. */
 export function readingProblem(
   house: House,
   reading: SignedReading,
   unit: WeighingUnit,
 ): Refusal | undefined {
-  if (!house.devices.scale.vouches(reading)) {
+  const { scale, railScale } = house.devices;
+  if (!scale.vouches(reading) && !railScale.vouches(reading)) {
     return refuse('not-the-scale', 'This weight does not come from a scale of this shop. Weigh it again.');
   }
   const age = house.now.getTime() - Date.parse(reading.takenAt);

@@ -1,21 +1,9 @@
-import { ask } from '@/app/door';
-import { statusOf } from '@/app/http';
-import { streamTo } from '@/app/stream';
+import { readingsOf } from '@/app/readings';
 import { devices } from '@/server/house/devices';
-import { log } from '@/server/house/log';
 
 export const dynamic = 'force-dynamic';
 
-/** The scale's readings as server-sent events. `event: away` says that the scale does not answer. */
-export async function GET(request: Request): Promise<Response> {
-  const asked = await ask('scaleView', {});
-  if (!asked.ok) return Response.json(asked, { status: statusOf(asked) });
-  const { scale } = devices();
-  return streamTo(request, async (send, watching) => {
-    try {
-      await scale.watch((reading) => send(`data: ${JSON.stringify(reading)}\n\n`), watching);
-    } catch (error) {
-      if (!watching.aborted) log().warn({ error }, 'the scale does not answer');
-    }
-  });
+/** What the bench scale says, as it says it. */
+export function GET(request: Request): Promise<Response> {
+  return readingsOf(devices().scale, request);
 }
