@@ -10,6 +10,7 @@ import { allSpecies, speciesById } from '../tests/catalogue';
 import { COLD, plainSide } from '../tests/groundOf';
 import { answered } from '../tests/halfHog';
 import { expectedPieces } from './pieces';
+import { ribsOf } from './ribs';
 import { stepsOf } from './steps';
 
 const house = (id: keyof typeof COLD): Job => {
@@ -169,5 +170,18 @@ describe('what another row has', () => {
     const hog = house('hog');
     expect(step(withAnswer(hog, 'tenderloin', 'stays'), 'tenderloin-pull')).toBeUndefined();
     expect(step(withAnswer(hog, 'tenderloin', 'whole'), 'tenderloin-pull')!.isFirstPull).toBe(true);
+  });
+});
+
+describe('ribs on the drawing', () => {
+  it('are numbered as the shop breaks, and every one stands on the right side of the cut', () => {
+    const job = house('beef');
+    const numbers = (situation: Job['situation']) => ribsOf(situation).map(({ number }) => number);
+    expect(numbers(job.situation)).toEqual([12, 11, 10, 9, 8, 7, 6, 5, 4, 3, 2, 1]);
+    expect(numbers({ ...job.situation, school: 'uk' })).toEqual([10, 9, 8, 7, 6, 5, 4, 3, 2, 1]);
+    const heights = ribsOf(job.situation).map(({ back }) => back[1]);
+    expect([...heights].sort((a, b) => a - b)).toEqual(heights);
+    expect(numbers(house('hog').situation)).toEqual([5, 4, 3, 2, 1]);
+    expect(numbers(house('lamb').situation)).toEqual([12, 11, 10, 9, 8, 7, 6, 5, 4, 3, 2, 1]);
   });
 });

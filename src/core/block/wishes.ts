@@ -21,6 +21,8 @@ export type WantedCut = {
 export type BlockWish = {
   readonly decision: string;
   readonly title: string;
+  /** Of the side map. */
+  readonly zone: string;
   readonly forms: readonly FormWords[];
   readonly cuts: readonly WantedCut[];
   readonly isGround: boolean;
@@ -87,6 +89,7 @@ export class Reader {
     return {
       decision,
       title: this.asked.get(decision)!.title,
+      zone: this.asked.get(decision)!.zone,
       forms: this.wordsOf(decision),
       cuts: this.cutsOf(decision),
       isGround: answer !== undefined && isAllGround(this.asked.get(decision)!, answer),

@@ -33,6 +33,59 @@ export function zonePath(map: SideMap, zone: string): string {
   return `M${x} ${y}${edges.map(edgeSegments).join('')}Z`;
 }
 
+/** Edges one after the other as an open SVG path; an edge that does not go on from the one before begins anew. */
+export function edgesPath(map: SideMap, edges: readonly string[]): string {
+  return edges
+    .map((name) => {
+      const points = map.edges[name]!;
+      return `M${points[0]![0]} ${points[0]![1]}${edgeSegments(points)}`;
+    })
+    .join('');
+}
+
+/**
+ * A point of an edge, by how far along it is.
+ *
+ * @param part - 0 at its beginning, 1 at its end
+ */
+export function pointOnEdge(map: SideMap, edge: string, part: number): MapPoint {
+  const points = map.edges[edge]!;
+  const lengths = points.slice(1).map(([x, y], at) => Math.hypot(x - points[at]![0], y - points[at]![1]));
+  let left = part * lengths.reduce((sum, each) => sum + each, 0);
+  for (const [at, length] of lengths.entries()) {
+    if (left <= length || at === lengths.length - 1) {
+      const [[fromX, fromY], [toX, toY]] = [points[at]!, points[at + 1]!];
+      const share = length === 0 ? 0 : Math.min(1, left / length);
+      return [fromX + (toX - fromX) * share, fromY + (toY - fromY) * share];
+    }
+    left -= length;
+  }
+  return points[0]!;
+}
+
+/** The teeth of a saw along an edge, so many units of the map apart and high. */
+export function sawPath(map: SideMap, edges: readonly string[], tooth: number): string {
+  return edges
+    .map((edge) => {
+      const points = map.edges[edge]!;
+      const length = points
+        .slice(1)
+        .reduce((sum, [x, y], at) => sum + Math.hypot(x - points[at]![0], y - points[at]![1]), 0);
+      const teeth = Math.max(2, Math.round(length / tooth));
+      const at = Array.from({ length: teeth + 1 }, (_, index) => pointOnEdge(map, edge, index / teeth));
+      const [first, last] = [at[0]!, at.at(-1)!];
+      const run = Math.hypot(last[0] - first[0], last[1] - first[1]) || 1;
+      const [offX, offY] = [(-(last[1] - first[1]) / run) * tooth, ((last[0] - first[0]) / run) * tooth];
+      return at
+        .map(([x, y], index) => {
+          const side = index === 0 || index === teeth ? 0 : index % 2 === 0 ? 0.55 : -0.55;
+          return `${index === 0 ? 'M' : 'L'}${(x + offX * side).toFixed(1)} ${(y + offY * side).toFixed(1)}`;
+        })
+        .join('');
+    })
+    .join('');
+}
+
 /** The box around a zone's edges: left, top, width, height. */
 export function zoneBox(
   map: SideMap,

@@ -240,6 +240,12 @@ function quarterProblems({ atlas }: Species): string[] {
 }
 
 function mapProblems({ sideMap }: Species): string[] {
+  const ribs = (sideMap.ribs ?? []).flatMap(({ back, front }) => [back, front]);
+  const unknown = ribs.filter((edge) => !(edge in sideMap.edges)).map((edge) => `ribs: no edge ${edge}`);
+  return [...unknown, ...zoneProblems(sideMap)];
+}
+
+function zoneProblems(sideMap: Species['sideMap']): string[] {
   return Object.entries(sideMap.zones).flatMap(([zone, walk]) => [
     ...(zone in sideMap.labels ? [] : [`zone ${zone} has no place for its label`]),
     ...walk

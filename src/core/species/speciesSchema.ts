@@ -98,6 +98,9 @@ const sideMap = Joi.object({
   edges: Joi.object().pattern(id, Joi.array().items(point).min(2)).required(),
   zones: Joi.object().pattern(words, Joi.array().items(words).min(1)).required(),
   labels: Joi.object().pattern(words, point).required(),
+  ribs: Joi.array().items(
+    Joi.object({ back: id.required(), front: id.required(), from: id.required(), until: id.required() }),
+  ),
 });
 
 /** The shape of a species' data. What its parts say of each other is for `speciesProblems`. */

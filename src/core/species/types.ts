@@ -123,12 +123,22 @@ export type Caution = { readonly id: string; readonly where: string; readonly te
 
 export type MapPoint = readonly [x: number, y: number];
 
+/** A run of ribs between two edges: each end is a break, where the shop makes it, or a rib such as `T5`. */
+export type RibRun = {
+  readonly back: string;
+  readonly front: string;
+  readonly from: string;
+  readonly until: string;
+};
+
 /** The side map: edges are control points shared by the zones on both sides of them. */
 export type SideMap = {
   readonly size: readonly [width: number, height: number];
   readonly edges: Readonly<Record<string, readonly MapPoint[]>>;
   readonly zones: Readonly<Record<string, readonly string[]>>;
   readonly labels: Readonly<Record<string, MapPoint>>;
+  /** Where ribs are counted on it, from hind to head. */
+  readonly ribs?: readonly RibRun[];
   /** Whether it hangs as a right half; the map of a species is a left one. */
   readonly mirrored?: boolean;
 };

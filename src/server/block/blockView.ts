@@ -3,7 +3,7 @@ import { handsOf, handWords, type Hand, type HandId } from '@/core/block/hand';
 import { expectedPieces, type ExpectedPiece } from '@/core/block/pieces';
 import { stepsOf, type BlockStep } from '@/core/block/steps';
 import { leftOf, piecesWeighed, stepsDone, type BlockStepMark } from '@/core/block/work';
-import { zonesOf } from '@/core/block/zones';
+import { drawingOf, type Drawing } from '@/core/block/drawing';
 import type { ShareId } from '@/core/order/animal';
 import { DEVIATION_REASONS, type DeviationReason } from '@/core/order/deviation';
 import { animalWords, cutName } from '@/core/order/naming';
@@ -12,7 +12,6 @@ import { isChilling, planOf } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { decisionById, whyNotOffered } from '@/core/sheet/situation';
-import type { SideMap } from '@/core/species/types';
 import { clockIn } from '@/core/time/shopTime';
 import { pieceWeightsOf, stepMarksOf } from '@/data/block';
 import { noteReadsOf } from '@/data/wrap';
@@ -58,9 +57,7 @@ export type BlockView = {
   readonly isRead: boolean;
   readonly warnings: readonly string[];
   readonly cautions: readonly string[];
-  readonly map: SideMap;
-  /** Where each zone of the map goes, as the map reads it. */
-  readonly destinations: string;
+  readonly drawing: Drawing;
   readonly hands: readonly HandAtBlock[];
   readonly hand: HandId;
   readonly steps: readonly StepAtBlock[];
@@ -110,7 +107,7 @@ export const blockView = defineUseCase<{ shareId: ShareId; hand?: HandId }, Bloc
       hand: inHand.hand.id,
       steps: inHand.steps.map((step) => marked(step, inHand.done.get(step.id), { file, nameOf })),
       ...(await piecesOf(house, file, inHand.hand)),
-      ...zonesOf(inHand.hand),
+      drawing: drawingOf(inHand.hand),
       otherWays: waysOf(inHand.hand, inHand.steps),
       reasons: Object.entries(DEVIATION_REASONS).map(([reason, said]) => ({
         id: reason as DeviationReason,
@@ -158,7 +155,6 @@ function headOf({ now }: House, file: ShareFile) {
       ...(animal.inspection === 'custom-exempt' ? ['Not for sale: for the owner’s household.'] : []),
     ],
     cautions: species.cautions.filter(({ where }) => where === 'block').map(({ text }) => text),
-    map: species.sideMap,
   };
 }
 

@@ -82,10 +82,10 @@ function Going() {
 }
 
 /** Shares have pages of their own under other names: the eye is at the stage that the page belongs to. */
-function HookOnRail({ hook: { word, path, stage }, rail }: { hook: Hook; rail: Rail }) {
+function HookOnRail({ hook: { word, path, stage, isPlate }, rail }: { hook: Hook; rail: Rail }) {
   const here = usePathname();
   const isHere = here === path || here.startsWith(`${path}/`);
-  const classes = [isHere ? styles.here : '', stage ? '' : styles.plate].filter(Boolean).join(' ');
+  const classes = [isHere ? styles.here : '', isPlate ? styles.plate : ''].filter(Boolean).join(' ');
   return (
     <li className={classes || undefined}>
       <Link href={path} aria-current={isHere ? 'page' : undefined}>

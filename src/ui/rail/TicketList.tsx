@@ -6,14 +6,20 @@ import type { Ticket, TicketPage } from '@/server/rail';
 import { useLive } from '../kit/live/useLive';
 import { Nothing } from '../kit/States';
 import { useWho } from '../kit/Who';
-import { pageOf, STAGE_LISTS } from './stages';
+import { BLOCK_LIST, pageOf, STAGE_LISTS } from './stages';
 import styles from './TicketList.module.css';
 
-type Props = { stage: Stage; here: TicketPage; gone?: TicketPage };
+type Props = {
+  stage: Stage;
+  here: TicketPage;
+  gone?: TicketPage;
+  /** Each opens at the block. */
+  atBlock?: boolean;
+};
 
 /** The tickets that hang at one stage, and below them those that have gone home, where that is of use. */
-export function TicketList({ stage, here: first, gone }: Props) {
-  const { title, empty } = STAGE_LISTS[stage]!;
+export function TicketList({ stage, here: first, gone, atBlock = false }: Props) {
+  const { title, empty } = atBlock ? BLOCK_LIST : STAGE_LISTS[stage]!;
   const { value: here } = useLive('stageView', { stage, page: first.page }, first);
   return (
     <div className={styles.page}>
@@ -21,7 +27,7 @@ export function TicketList({ stage, here: first, gone }: Props) {
       {here.tickets.length === 0 && here.page === 0 ? (
         <Nothing>{empty}</Nothing>
       ) : (
-        <Tickets tickets={here.tickets} />
+        <Tickets tickets={here.tickets} atBlock={atBlock} />
       )}
       <Pages list={here} name="page" />
       {gone && (gone.tickets.length > 0 || gone.page > 0) && (
@@ -46,13 +52,15 @@ function Pages({ list: { page, more }, name }: { list: TicketPage; name: string 
   );
 }
 
-export function Tickets({ tickets }: { tickets: readonly Ticket[] }) {
+type TicketsProps = { tickets: readonly Ticket[]; atBlock?: boolean };
+
+export function Tickets({ tickets, atBlock = false }: TicketsProps) {
   const { role } = useWho();
   return (
     <ul className={styles.tickets}>
       {tickets.map((ticket) => (
         <li key={ticket.shareId} data-broken={ticket.broken || undefined}>
-          <Link href={pageOf(ticket.stage, ticket.shareId, role)}>
+          <Link href={atBlock ? `/block/${ticket.shareId}` : pageOf(ticket.stage, ticket.shareId, role)}>
             <b className={styles.name}>{ticket.name}</b>
             <span className={styles.tag}>{ticket.tag}</span>
             <span className="quiet">

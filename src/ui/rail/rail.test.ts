@@ -32,11 +32,12 @@ describe('the rail of a role', () => {
       'Book',
       'Hang',
       'Sheet',
+      'Block',
       'Wrap',
       'Reconcile',
       'Settle',
     ]);
-    expect(hooksFor('cutter').map((hook) => hook.word)).toEqual(['Today', 'Hang', 'Wrap']);
+    expect(hooksFor('cutter').map((hook) => hook.word)).toEqual(['Today', 'Hang', 'Block', 'Wrap']);
     expect(hooksFor('wrapper').map((hook) => hook.word)).toEqual(['Today', 'Wrap']);
   });
 
@@ -50,6 +51,7 @@ describe('the rail of a role', () => {
     expect(pageOf('sheet', 's1', 'wrapper')).toBe('/ticket/s1');
     expect(pageOf('hang', 's1', 'cutter')).toBe('/ticket/s1');
     expect(pageOf('wrap', 's1', 'smoker')).toBe('/wrap/s1');
+    expect(pageOf('wrap', 's1', 'cutter')).toBe('/block/s1');
     expect(pageOf(null, 's1', 'owner')).toBe('/ticket/s1');
     expect(nextAct('settle', 's1', 'wrapper')).toBeUndefined();
     expect(nextAct('settle', 's1', 'counter')).toEqual({ does: 'Settle it', page: '/settle/s1' });

@@ -26,6 +26,12 @@ export const STAGE_LISTS: Readonly<
   settle: { title: 'To settle', empty: 'Nothing waits to be paid or picked up.' },
 };
 
+/** What is to be cut, and what is being cut: the same shares that hang at the wrap table. */
+export const BLOCK_LIST = {
+  title: 'The block',
+  empty: 'Nothing is ready for the block. A share comes here with an approved sheet and a cold weight.',
+};
+
 /** One hook of the rail: today, where the rail is fixed to the wall, or a stage. */
 export type Hook = {
   readonly word: string;
@@ -33,9 +39,12 @@ export type Hook = {
   readonly path: string;
   /** The stage whose shares are counted here. */
   readonly stage?: Stage;
+  /** Where the rail is fixed to the wall. */
+  readonly isPlate?: true;
 };
 
-const TODAY: Hook = { word: 'Today', key: 'd', path: '/today' };
+const TODAY: Hook = { word: 'Today', key: 'd', path: '/today', isPlate: true };
+const BLOCK: Hook = { word: 'Block', key: 'k', path: '/block' };
 
 /** The stages that a role works at: sheets, bills and booking are the office's. */
 export function stagesFor(role: string): readonly Stage[] {
@@ -45,7 +54,14 @@ export function stagesFor(role: string): readonly Stage[] {
 
 /** The rail as a role sees it. */
 export function hooksFor(role: string): readonly Hook[] {
-  return [TODAY, ...stagesFor(role).map((stage) => ({ ...STAGE_WORDS[stage], path: `/${stage}`, stage }))];
+  const stages: Hook[] = stagesFor(role).map((stage) => ({
+    ...STAGE_WORDS[stage],
+    path: `/${stage}`,
+    stage,
+  }));
+  // What is cut is wrapped at the same time: the block is a place on the way, not a stage of its own.
+  const cuts = role === 'wrapper' || role === 'smoker' ? [] : [BLOCK];
+  return [TODAY, ...stages.flatMap((hook) => (hook.stage === 'wrap' ? [...cuts, hook] : [hook]))];
 }
 
 /** Who works on the floor: dark ground, large type, no money. */
@@ -63,7 +79,7 @@ export function pageOf(stage: Stage | null, shareId: string, role: string): stri
     case 'sheet':
       return isFloorRole(role) ? ticket : `/sheet/${shareId}`;
     case 'wrap':
-      return `/wrap/${shareId}`;
+      return role === 'cutter' ? `/block/${shareId}` : `/wrap/${shareId}`;
     case 'reconcile':
     case 'settle':
       return `/${stage}/${shareId}`;
@@ -72,5 +88,5 @@ export function pageOf(stage: Stage | null, shareId: string, role: string): stri
 
 /** The share that a page is about, whichever of its pages it is. */
 export function shareInHand(path: string): string | undefined {
-  return /^\/(?:sheet|wrap|reconcile|settle|ticket)\/([^/]+)$/.exec(path)?.[1];
+  return /^\/(?:sheet|block|wrap|reconcile|settle|ticket)\/([^/]+)$/.exec(path)?.[1];
 }

@@ -7,8 +7,19 @@ import type { WrapView } from '@/server/wrap';
 import { useAsk } from '../kit/useAsk';
 import styles from './BeforeTheBlock.module.css';
 
+type Shown =
+  'shareId' | 'name' | 'about' | 'instructions' | 'unit' | 'cold' | 'cautions' | 'whyNotReady' | 'chilling';
+
+type Props = {
+  view: Pick<WrapView, Shown>;
+  /** Where one comes from. */
+  back: '/wrap' | '/block';
+  onStarted: () => Promise<void>;
+};
+
 /** A share that is not on the block yet: what is missing, or the one big action. */
-export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted: () => Promise<void> }) {
+export function BeforeTheBlock({ view, back, onStarted }: Props) {
+  const isReady = view.whyNotReady === '';
   const [asksWhy, setAsksWhy] = useState(view.chilling);
   const [reason, setReason] = useState('');
   const { ask, busy, refusal } = useAsk('startBlock');
@@ -19,7 +30,7 @@ export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted:
   }
   return (
     <main className={styles.before} data-ground="floor">
-      <Link href="/wrap" className={styles.home} aria-label="Back to the rail">
+      <Link href={back} className={styles.home} aria-label="Back to the rail">
         ‹ rail
       </Link>
       <h1>{view.name}</h1>
@@ -38,18 +49,13 @@ export function BeforeTheBlock({ view, onStarted }: { view: WrapView; onStarted:
           view.whyNotReady ||
           (view.chilling ? 'Still chilling: not to the block without a reason.' : '')}
       </p>
-      {asksWhy && view.ready && (
+      {asksWhy && isReady && (
         <label className={styles.why}>
           Why it goes to the block now
           <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
         </label>
       )}
-      <button
-        type="button"
-        className={styles.start}
-        disabled={!view.ready || busy}
-        onClick={() => void start()}
-      >
+      <button type="button" className={styles.start} disabled={!isReady || busy} onClick={() => void start()}>
         Take to the block
       </button>
     </main>

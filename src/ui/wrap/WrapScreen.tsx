@@ -32,7 +32,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
     nothingMore: askWhy,
   });
 
-  if (!view.started) return <BeforeTheBlock view={view} onStarted={table.reload} />;
+  if (!view.started) return <BeforeTheBlock view={view} back="/wrap" onStarted={table.reload} />;
   return (
     <main className={styles.floor} data-ground="floor" data-flash={table.flash ?? undefined}>
       <WrapHeader

@@ -6,17 +6,17 @@ import { listen } from '../kit/live/hub';
 
 export type ScaleState = { readonly reading: SignedReading | null; readonly away: boolean };
 
-/** The scale's readings as they come; `away` while it does not answer. */
-export function useScale(): ScaleState {
+/** A scale's readings as they come; `away` while it does not answer. */
+export function useScale(scale: 'scale' | 'rail-scale' = 'scale'): ScaleState {
   const [state, setState] = useState<ScaleState>({ reading: null, away: false });
   useEffect(
     () =>
-      listen('scale', (heard) => {
+      listen(scale, (heard) => {
         if (heard.kind === 'said')
           setState({ reading: JSON.parse(heard.data) as SignedReading, away: false });
         if (heard.kind === 'away') setState({ reading: null, away: true });
       }),
-    [],
+    [scale],
   );
   return state;
 }

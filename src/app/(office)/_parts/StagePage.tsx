@@ -5,7 +5,7 @@ import { TicketList } from '@/ui/rail/TicketList';
 export type Paged = { searchParams: Promise<{ page?: string; gone?: string }> };
 
 /** Which page of a list an address asks for; the first when it says nothing sensible. */
-function pageNumber(said: string | undefined): number {
+export function pageNumber(said: string | undefined): number {
   const page = Number(said ?? 0);
   return Number.isInteger(page) && page >= 0 ? page : 0;
 }

@@ -1,6 +1,6 @@
 /** Where a key holds: on every page, or where one thing is worked on. */
 export type Scope =
-  'anywhere' | 'today' | 'ticket' | 'sheet' | 'wrap' | 'prices' | 'book' | 'calls' | 'wishes';
+  'anywhere' | 'today' | 'ticket' | 'sheet' | 'block' | 'wrap' | 'prices' | 'book' | 'calls' | 'wishes';
 
 export type Key = {
   /** As `react-hotkeys-hook` reads it. */
@@ -84,6 +84,20 @@ export const KEYS = {
     take: { keys: 'enter', shown: 'Enter', does: 'take it; one step of undo', notOnButtons: true },
     close: { keys: 'escape', shown: 'Esc', does: 'stop searching; then back to the sheet' },
   },
+  block: {
+    forward: {
+      keys: 'space,enter,pagedown',
+      shown: 'Space, pedal',
+      does: 'done, the next step; with a piece on the scale: weigh it first',
+      notOnButtons: true,
+    },
+    back: { keys: 'backspace,pageup', shown: 'Backspace', does: 'the step before is not done after all' },
+    weigh: { keys: 'w', shown: 'W', does: 'take the weight of the piece in hand' },
+    otherwise: { keys: 'd', shown: 'D', does: 'done otherwise than the sheet says, and why' },
+    whole: { keys: 'b', shown: 'B', does: 'the whole break at a glance' },
+    notes: { keys: 't', shown: 'T', does: 'teaching notes on or off' },
+    other: { keys: 'o', shown: 'O', does: 'the other side' },
+  },
   wrap: {
     target: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 0', does: 'choose the target' },
     right: { keys: 'right', shown: '→', does: 'the next target', repeats: true },
@@ -121,6 +135,7 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   today: 'Today',
   ticket: 'The ticket',
   sheet: 'The sheet',
+  block: 'The block',
   wrap: 'The wrap table',
   prices: 'The prices',
   book: 'Booking',
