@@ -118,7 +118,7 @@ function pageOf(
     const other = both ? answerTo(decision.id, side === 1 ? 2 : 1) : undefined;
     const row: BlockRow = {
       title: decision.title,
-      forms: taker ? [{ says: takenWords(taker), sizes: [] }] : formsOf(decision, answer, situation.unit),
+      forms: taker ? [{ says: takenWords(taker), sizes: [] }] : formsOf(decision, answer, situation),
       count: taker ? '' : countOf(file, decision),
       isGround: !taker && answer !== undefined && isAllGround(decision, answer),
       otherSide: other && other !== answer ? says(decision, other) : '',

@@ -20,11 +20,18 @@ export function isAllGround(decision: Decision, { forms }: Answer): boolean {
   });
 }
 
-/** The forms of an answer with their amounts and sizes. */
+/** What goes into a pack is the wrap table's to know. */
+const OF_PACKS = 'in a pack';
+
+/**
+ * The forms of an answer with their amounts and sizes.
+ *
+ * @param packs - whether what goes into a pack is among them
+ */
 export function formsOf(
   decision: Decision,
   answer: Answer | undefined,
-  unit: WeighingUnit,
+  { unit, packs = true }: { readonly unit: WeighingUnit; readonly packs?: boolean },
 ): readonly FormWords[] {
   if (!answer) return [{ says: 'not answered: ask', sizes: [] }];
   return answer.forms.map((form, index) => {
@@ -40,7 +47,10 @@ export function formsOf(
         : `${amountWords(form.amount, unit)}: `;
     return {
       says: `${amount}${option.label}`,
-      sizes: [...sizesOf(option, form, unit), ...otherwise],
+      sizes: [
+        ...sizesOf(option, form, unit).filter((size) => packs || !size.endsWith(OF_PACKS)),
+        ...otherwise,
+      ],
     };
   });
 }

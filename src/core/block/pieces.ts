@@ -9,13 +9,15 @@ import type { GuidePiece } from '../species/types';
 export type ExpectedPiece = {
   readonly id: string;
   readonly label: string;
+  /** The quarter it is of, where the species is quartered. */
+  readonly part?: 'fore' | 'hind';
   readonly expected: Weight;
   readonly low: Weight;
   readonly high: Weight;
 };
 
 /** Parts of an animal that were weighed in and are in no piece of the guide. */
-const BESIDES: Pick<GuidePiece, 'id' | 'label'> = { id: 'besides', label: 'besides' };
+const BESIDES: Pick<GuidePiece, 'id' | 'label' | 'part'> = { id: 'besides', label: 'besides' };
 
 /**
  * What each piece of a hand should weigh, in the order in which they come off; together the hand's cold weight, to the
@@ -32,11 +34,11 @@ export function expectedPieces({ situation, coldSides }: Job): ExpectedPiece[] {
   const pieces = [
     ...species.guide.pieces.map((piece) => ({ ...piece, holds: ofPiece(piece) })),
     { ...BESIDES, holds: (primal: string) => !known.has(primal) },
-  ].flatMap(({ id, label, holds }) => {
+  ].flatMap(({ id, label, part: quarter, holds }) => {
     const atoms = cells.atoms.flatMap(({ primal }, index) =>
       holds(primal) && (mine?.has(primal) ?? true) && cells.atomShare[index]! > 0 ? [index] : [],
     );
-    return atoms.length > 0 ? [{ id, label, atoms }] : [];
+    return atoms.length > 0 ? [{ id, label, ...(quarter ? { part: quarter } : {}), atoms }] : [];
   });
   const shareOf = (atoms: readonly number[]) => atoms.reduce((sum, at) => sum + cells.atomShare[at]!, 0);
   const weights = allocate(
@@ -46,13 +48,12 @@ export function expectedPieces({ situation, coldSides }: Job): ExpectedPiece[] {
   const uncertainty = uncertaintyOf(species, situation.condition);
   // Gifts are of the whole side, so that the pieces of a quarter scatter as those of its side.
   const side = convertUnits(sideLbOf({ situation, coldSides }), 'lb', unit) * coldSides.length * 1000;
-  return pieces.map(({ id, label, atoms }, index) => {
+  return pieces.map(({ atoms, ...piece }, index) => {
     const gives = new Map(atoms.map((at) => [at, cells.atomShare[at]!]));
     const spread = P90_DEVIATIONS * atomSpread(gives, cells.atomShare, uncertainty) * side;
     const expected = weights[index]! as Weight;
     return {
-      id,
-      label,
+      ...piece,
       expected,
       low: Math.max(0, Math.round(expected - spread)) as Weight,
       high: Math.round(expected + spread) as Weight,

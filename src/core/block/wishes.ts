@@ -81,7 +81,8 @@ export class Reader {
   wordsOf(decision: string): readonly FormWords[] {
     const taker = this.taken.get(decision);
     if (taker) return [{ says: takenWords(taker), sizes: [] }];
-    return formsOf(this.asked.get(decision)!, this.answerTo(decision), this.job.situation.unit);
+    const { unit } = this.job.situation;
+    return formsOf(this.asked.get(decision)!, this.answerTo(decision), { unit, packs: false });
   }
 
   wish(decision: string, owner: string, others: BlockWish['others']): BlockWish {

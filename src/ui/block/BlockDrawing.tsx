@@ -2,6 +2,7 @@ import type { Drawing, DrawnZone } from '@/core/block/drawing';
 import { edgesPath, sawPath, zoneBox, zonePath } from '@/core/species/sideMapPath';
 import type { StepAtBlock } from '@/server/block';
 import { SidePatterns } from '../kit/SidePatterns';
+import { CUT } from './CutThrough';
 import styles from './BlockDrawing.module.css';
 
 type Props = { drawing: Drawing; step: StepAtBlock };
@@ -14,7 +15,7 @@ const TOOTH = 9;
 export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
   const quarter = step.part === 'both' ? undefined : step.part;
   const shown = zones.filter((each) => !quarter || !each.quarter || each.quarter === quarter);
-  const [left, top, width, height] = frameOf(
+  const whole = frameOf(
     map,
     shown.map(({ zone }) => zone),
   );
@@ -22,7 +23,13 @@ export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
   const stays = new Set(step.stays.map(({ zone }) => zone));
   const isIn = ({ zone }: DrawnZone) => off.size + stays.size === 0 || off.has(zone) || stays.has(zone);
   const isOff = (number: number) => (step.counted?.bone === 'rib' ? number <= step.counted.off : undefined);
-  const ofShown = ribs.filter(({ back: [x, y] }) => x >= left && y >= top && y <= top + height);
+  const here = shown.filter(isIn).map(({ zone }) => zone);
+  const [left, top, width, height] = nearer(whole, frameOf(map, here));
+  const ofShown = ribs.filter(
+    ({ back: [x, y] }) => x >= whole[0] && y >= whole[1] && y <= whole[1] + whole[3],
+  );
+  // Ribs that lie close together are numbered small.
+  const apart = ofShown.length > 1 ? Math.abs(ofShown[1]!.back[1] - ofShown[0]!.back[1]) : MARGIN;
   return (
     <svg
       viewBox={`${left - MARGIN} ${top - 10} ${width + 2 * MARGIN} ${height + 20}`}
@@ -42,7 +49,12 @@ export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
         />
       ))}
       {ofShown.map(({ number, back, front }) => (
-        <g key={number} className={styles.rib} data-off={isOff(number)}>
+        <g
+          key={number}
+          className={styles.rib}
+          data-off={isOff(number)}
+          fontSize={Math.min(isOff(number) ? 19 : 13, apart)}
+        >
           <path
             d={`M${back[0]} ${back[1]}Q${(back[0] + front[0]) / 2} ${(back[1] + front[1]) / 2 - 8} ${front[0]} ${front[1]}`}
           />
@@ -57,7 +69,7 @@ export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
         </text>
       ))}
       {[styles.under, styles.cut].map((style) => (
-        <g key={style} className={style}>
+        <g key={style} className={style} {...(style === styles.cut ? { [CUT]: '' } : {})}>
           <path d={sawPath(map, step.line.saw, TOOTH)} />
           <path d={edgesPath(map, step.line.knife)} />
         </g>
@@ -66,10 +78,21 @@ export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
   );
 }
 
-function frameOf(
-  map: Drawing['map'],
-  zones: readonly string[],
-): [left: number, top: number, width: number, height: number] {
+type Frame = readonly [left: number, top: number, width: number, height: number];
+
+/** At least this part of the whole is shown, so that one sees where one is. */
+const LEAST_SHOWN = 0.55;
+
+/** The whole width, and so much of the height as what is worked on needs. */
+function nearer([left, top, width, height]: Frame, [, hereTop, , hereHeight]: Frame): Frame {
+  const shown = Math.max(hereHeight * 1.15, height * LEAST_SHOWN);
+  if (shown >= height) return [left, top, width, height];
+  const middle = hereTop + hereHeight / 2;
+  const from = Math.min(Math.max(top, middle - shown / 2), top + height - shown);
+  return [left, from, width, shown];
+}
+
+function frameOf(map: Drawing['map'], zones: readonly string[]): Frame {
   const boxes = zones.map((zone) => zoneBox(map, zone));
   const left = Math.min(...boxes.map(([x]) => x));
   const top = Math.min(...boxes.map(([, y]) => y));

@@ -8,6 +8,7 @@ import { useWho } from '../kit/Who';
 import { BlockDrawing } from './BlockDrawing';
 import styles from './BlockScreen.module.css';
 import { BlockStart } from './BlockStart';
+import { CutThrough } from './CutThrough';
 import { DoneOtherwise } from './DoneOtherwise';
 import { PieceBar } from './PieceBar';
 import { StepPanel } from './StepPanel';
@@ -41,6 +42,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
       <BlockHeader block={block} />
       <StepRail steps={view.steps} at={block.at} onGo={block.goTo} />
       <div className={styles.columns}>
+        <CutThrough of={`${view.hand} ${step.id} ${String(notes)} ${String(view.isRead)}`} />
         <div className={styles.left}>
           <BlockDrawing drawing={view.drawing} step={step} />
           {notes && <Notes step={step} />}

@@ -1,4 +1,4 @@
-import { formatWeight } from '@/core/quantity/weight';
+import { formatWeight, sumWeights } from '@/core/quantity/weight';
 import type { PieceAtBlock } from '@/server/block';
 import styles from './PieceBar.module.css';
 import type { AtBlock } from './useBlock';
@@ -8,6 +8,9 @@ export function PieceBar({ block }: { block: AtBlock }) {
   const { view, toWeigh, scale, weigh, notice, step } = block;
   const cold = view.hands.find(({ id }) => id === view.hand)!.cold;
   const live = scale.reading && scale.reading.state !== 'empty' ? scale.reading : undefined;
+  const isHere = ({ part }: PieceAtBlock) => step.part === 'both' || part === undefined || part === step.part;
+  const shown = view.pieces.filter(isHere);
+  const of = sumWeights(shown.map(({ expected }) => expected));
   const firsts = view.steps.filter(({ isFirstPull }) => isFirstPull);
   return (
     <section className={styles.bar} aria-label="Pieces weighed">
@@ -30,10 +33,10 @@ export function PieceBar({ block }: { block: AtBlock }) {
         </span>
       </p>
       <ol>
-        {view.pieces.map((piece) => (
+        {shown.map((piece) => (
           <li
             key={piece.id}
-            style={{ flexGrow: Math.max(piece.expected, cold * LEAST_DRAWN) }}
+            style={{ flexGrow: Math.max(piece.expected, of * LEAST_DRAWN) }}
             data-state={stateOf(piece, toWeigh)}
           >
             <button type="button" tabIndex={-1} onClick={() => void weigh(piece)}>
@@ -54,7 +57,7 @@ export function PieceBar({ block }: { block: AtBlock }) {
 }
 
 /** A piece is drawn at least this wide, as a share of the whole, so that its name can be read. */
-const LEAST_DRAWN = 0.05;
+const LEAST_DRAWN = 0.085;
 
 function stateOf(piece: PieceAtBlock, toWeigh: PieceAtBlock | undefined): 'weighed' | 'in hand' | 'to come' {
   if (piece.weighed !== null) return 'weighed';
@@ -63,5 +66,7 @@ function stateOf(piece: PieceAtBlock, toWeigh: PieceAtBlock | undefined): 'weigh
 
 function figureOf({ weighed, expected }: PieceAtBlock, live: number | undefined): string {
   if (weighed !== null) return formatWeight(weighed, 1);
-  return live === undefined ? `≈${formatWeight(expected, 1)}` : (live / 1000).toFixed(1);
+  return live === undefined
+    ? `≈${formatWeight(expected, expected < 100_000 ? 1 : 0)}`
+    : (live / 1000).toFixed(1);
 }

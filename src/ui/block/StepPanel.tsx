@@ -1,7 +1,9 @@
+import { inSentence } from '@/core/quantity/inSentence';
 import { formatWeight, sumWeights, type WeighingUnit } from '@/core/quantity/weight';
 import type { BlockWish } from '@/core/block/wishes';
 import type { BlockStop } from '@/core/block/steps';
 import type { StepAtBlock } from '@/server/block';
+import { PARTING } from './CutThrough';
 import { itemsOf, type Item } from './items';
 import styles from './StepPanel.module.css';
 
@@ -30,18 +32,26 @@ export function StepPanel({ step, unit }: Props) {
             words={counted ? `${counted.bone} ${counted.stay} and up stay` : 'stays up'}
             wishes={stays}
             unit={unit}
+            listed={1}
           />
-          <hr />
+          <hr {...{ [PARTING]: '' }} />
           <Half
             figure={counted?.off}
             words={counted ? `up to ${counted.bone} ${counted.off} comes off` : 'comes off'}
             wishes={off}
             unit={unit}
+            listed={stops.length > 0 ? 1 : 2}
           />
         </div>
       ) : (
-        <div className={styles.parted}>
-          <Half figure={undefined} words={off.length > 0 ? 'wanted here' : ''} wishes={off} unit={unit} />
+        <div className={styles.parted} data-parts={false}>
+          <Half
+            figure={undefined}
+            words={off.length > 0 ? 'wanted here' : ''}
+            wishes={off}
+            unit={unit}
+            listed={stops.length > 0 ? 2 : 5}
+          />
         </div>
       )}
       {stops.map((stop) => (
@@ -63,19 +73,18 @@ function Stroke({ kind }: { kind: 'saw' | 'knife' }) {
 }
 
 type HalfProps = {
+  /** So many of the smaller things stand below the first; the others are counted. */
+  listed: number;
   figure: number | undefined;
   words: string;
   wishes: readonly BlockWish[];
   unit: WeighingUnit;
 };
 
-/** So many of the smaller things stand below the first; the others are counted. */
-const LISTED = 4;
-
-function Half({ figure, words, wishes, unit }: HalfProps) {
+function Half({ figure, words, wishes, unit, listed }: HalfProps) {
   const [head, ...rest] = itemsOf(wishes);
   const others = wishes.flatMap((wish) => wish.others.map((other) => ({ ...other, title: wish.title })));
-  const shown = rest.slice(0, LISTED);
+  const shown = rest.slice(0, listed);
   return (
     <div className={styles.half} data-counted={figure !== undefined}>
       {figure !== undefined && <span className={styles.figure}>{figure}</span>}
@@ -98,17 +107,20 @@ function Half({ figure, words, wishes, unit }: HalfProps) {
             ))}
           </ul>
         )}
-        {rest.length > LISTED && <span className={styles.words}>and {rest.length - LISTED} more</span>}
+        {rest.length > listed && <span className={styles.words}>and {rest.length - listed} more</span>}
       </div>
       {others.length > 0 && (
         <div className={styles.others}>
           <span className={styles.words}>{[...new Set(others.map(({ name }) => name))].join(', ')}</span>
-          {others.slice(0, 3).map(({ says, sizes, title }) => (
+          {others.slice(0, listed).map(({ says, sizes, title }) => (
             <p key={`${title} ${says}`}>
-              <b>{says}</b>
+              <b>
+                {title}: {inSentence(says)}
+              </b>
               <small>{sizes.join(', ')}</small>
             </p>
           ))}
+          {others.length > listed && <span className={styles.words}>and {others.length - listed} more</span>}
         </div>
       )}
     </div>
