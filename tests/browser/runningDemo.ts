@@ -96,9 +96,9 @@ export class RunningDemo {
     rmSync(this.data, { recursive: true, force: true });
   }
 
-  /** Puts a weight on the simulated scale, as the hand at its panel does; 0 takes it off. */
-  async put(units: number): Promise<void> {
-    await this.post('/place', { weight: units, again: true });
+  /** Puts a weight on a simulated scale, as the hand at its panel does; 0 takes it off. */
+  async put(units: number, scale: '' | '/rail' = ''): Promise<void> {
+    await this.post(`${scale}/place`, { weight: units, again: true });
   }
 
   async shake(shaking: boolean): Promise<void> {

@@ -218,3 +218,25 @@ describe('done otherwise than the sheet says', () => {
     expect(refused).toMatchObject({ ok: false, reason: 'not-allowed' });
   });
 });
+
+describe('the wrap table', () => {
+  it('says every size that the sheet asks for, the side where they differ, and what goes to the tub', async () => {
+    const answers = {
+      belly: [{ option: 'bacon', params: { slice: 'thick' } }],
+      ham: [{ option: 'grind' }],
+      butt: [{ option: 'roast', params: { fatLeft: 0.25 } }],
+    };
+    shareId = await shop.onTheBlock(
+      { houseForTheRest: true, answers },
+      { animal: { ...hogDocument().animal, tag: 'H907' } },
+    );
+    const { lines, asked } = await shop.get('wrapView', { shareId }, 'wrapper');
+    const of = (decision: string) => {
+      const line = lines.find((each) => each.decision === decision)!;
+      return asked.ofLine[line.key];
+    };
+    expect(of('belly')).toMatch(/3\/16 in slice/);
+    expect(of('butt')).toMatch(/1\/4 in fat left on/);
+    expect(asked.toTub).toContain('ham');
+  });
+});

@@ -44,7 +44,7 @@ export const weighPiece = defineUseCase<Input, { net: Weight; left: Weight }>({
   run: async (house, input) => {
     const found = await pieceInHand(house, input);
     if (!found.ok) return found;
-    const { file, hand, piece, weighed, cold } = found.value;
+    const { hand, piece, weighed, cold } = found.value;
     const refused = await loadProblem(house, found.value, input);
     if (refused) return refused;
     const load = loadOf(input);

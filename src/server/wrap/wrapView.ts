@@ -1,3 +1,4 @@
+import { askedOf, type Asked } from '@/core/block/askedOf';
 import type { ForecastLine, Losses } from '@/core/forecast/types';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
@@ -30,11 +31,12 @@ export type WrapView = {
   readonly unit: WeighingUnit;
   readonly started: boolean;
   readonly closed: boolean;
-  readonly ready: boolean;
   readonly whyNotReady: string;
   /** The heat may not be out of the bone: it is cut today only with a reason. */
   readonly chilling: boolean;
   readonly lines: readonly ForecastLine[];
+  /** What the sheet asks of each line, and what of it all goes to the tub. */
+  readonly asked: Asked;
   readonly losses: Losses;
   readonly expectedTub: Weight;
   readonly weighings: readonly ListedWeighing[];
@@ -56,7 +58,6 @@ export const wrapView = defineShareView<WrapView>({
   show: async (house, file) => {
     const { expected, instructions } = planOf(file);
     const { species } = file.situation;
-    const whyNotReady = whyNot(file);
     return {
       shareId: file.share.id,
       name: cutName(file),
@@ -66,10 +67,10 @@ export const wrapView = defineShareView<WrapView>({
       unit: file.shop.unit,
       started: file.start !== undefined,
       closed: file.closing !== undefined,
-      ready: !file.start && whyNotReady === '',
-      whyNotReady,
+      whyNotReady: whyNot(file),
       chilling: !file.start && isChilling(file, house.now),
       lines: expected.lines,
+      asked: askedOf(file),
       losses: expected.losses,
       expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),
       weighings: await listed(house, file),

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
+import { targetName } from './byDigits';
 import { isDue, SECTION_WORDS, SECTIONS, type Section, type Target } from './targets';
 import styles from './TargetGrid.module.css';
 
@@ -17,6 +18,7 @@ const MOST_PIPS = 14;
 
 /** What is due, as numbered targets with a pip for each pack. */
 export function TargetGrid({ targets, section, chosen, onSection, onChoose }: Props) {
+  const shown = targets.filter((target) => target.section === section);
   return (
     <section className={styles.targets}>
       <div className={styles.sections} role="tablist" aria-label="Where it comes from">
@@ -37,25 +39,23 @@ export function TargetGrid({ targets, section, chosen, onSection, onChoose }: Pr
         })}
       </div>
       <div className={styles.grid} role="radiogroup" aria-label="Targets">
-        {targets
-          .filter((target) => target.section === section)
-          .map((target, index) => (
-            <TargetCard
-              key={target.key}
-              target={target}
-              number={index < 10 ? (index + 1) % 10 : null}
-              chosen={target.key === chosen}
-              onChoose={() => onChoose(target)}
-            />
-          ))}
+        {shown.map((target, index) => (
+          <TargetCard
+            key={target.key}
+            target={target}
+            name={targetName(index, shown.length)}
+            chosen={target.key === chosen}
+            onChoose={() => onChoose(target)}
+          />
+        ))}
       </div>
     </section>
   );
 }
 
-type CardProps = { target: Target; number: number | null; chosen: boolean; onChoose: () => void };
+type CardProps = { target: Target; name: string; chosen: boolean; onChoose: () => void };
 
-function TargetCard({ target, number, chosen, onChoose }: CardProps) {
+function TargetCard({ target, name, chosen, onChoose }: CardProps) {
   const card = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     // Chosen by keys it may be out of view.
@@ -76,7 +76,7 @@ function TargetCard({ target, number, chosen, onChoose }: CardProps) {
       data-destination={target.destination}
       onClick={onChoose}
     >
-      {number !== null && <kbd>{number}</kbd>}
+      <kbd>{name}</kbd>
       <span className={styles.targetTitle}>{target.title}</span>
       <span className={styles.targetDetail}>{target.waits || target.detail}</span>
       <span className={styles.pips} aria-hidden>

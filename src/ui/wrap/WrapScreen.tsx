@@ -1,10 +1,11 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
 import { BeforeTheBlock } from './BeforeTheBlock';
+import { typedDigit } from './byDigits';
 import { NothingMore } from './NothingMore';
 import { ScalePanel } from './ScalePanel';
 import { TargetGrid } from './TargetGrid';
@@ -16,12 +17,17 @@ import styles from './WrapScreen.module.css';
 export function WrapScreen({ first }: { first: WrapView }) {
   const table = useWrapTable(first);
   const [asking, setAsking] = useState(false);
+  const typed = useRef('');
   const { view, chosen } = table;
   const { target, inSection } = chosen;
   const askWhy = () => target && 'lineKey' in target.purpose && setAsking(true);
 
   useWrapKeys(view.started && !asking, {
-    digit: (index) => chosen.choose(inSection[index]?.key),
+    digit: (digit) => {
+      const { rest, index } = typedDigit(typed.current, digit, inSection.length);
+      typed.current = rest;
+      if (index !== undefined) chosen.choose(inSection[index]?.key);
+    },
     step: (by) => chosen.choose(inSection[inSection.findIndex((each) => each.key === target?.key) + by]?.key),
     section: chosen.stepSection,
     enter: table.take,

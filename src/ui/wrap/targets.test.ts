@@ -18,7 +18,7 @@ function view(change: Partial<WrapView> = {}): WrapView {
     unit: 'lb',
     started: true,
     closed: false,
-    ready: true,
+    asked: { ofLine: {}, toTub: [] },
     chilling: false,
     whyNotReady: '',
     lines: expected.lines,

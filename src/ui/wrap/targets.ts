@@ -1,6 +1,7 @@
 import type { ForecastLine } from '@/core/forecast/types';
 import { formatInches } from '@/core/quantity/length';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
+import { listed } from '@/core/quantity/listed';
 import { weightField, sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Destination } from '@/core/species/types';
 import type { WrapView } from '@/server/wrap';
@@ -106,7 +107,7 @@ function packTarget(
     key: `package ${line.key}`,
     section: from === 'cure' ? 'smokehouse' : isGrind ? 'grinder' : 'block',
     title: line.cut,
-    detail: detailOf(line, view.unit),
+    detail: view.asked.ofLine[line.key] || detailOf(line, view.unit),
     purpose: { kind: 'package', from: from === 'share' && isGrind ? 'tub' : from, lineKey: line.key },
     destination: line.destination,
     due: line.packs,
@@ -141,7 +142,9 @@ function greenTarget(
     key: `green ${line.key}`,
     section: isGrind ? 'grinder' : 'block',
     title: line.cut,
-    detail: isGrind ? 'stuffed, into the smoke' : 'green, into the cure',
+    detail: isGrind
+      ? 'stuffed, into the smoke'
+      : ['green, into the cure', view.asked.ofLine[line.key] ?? ''].filter((said) => said !== '').join('; '),
     purpose: { kind: 'green', ...(isGrind ? { from: 'tub' } : {}), lineKey: line.key },
     destination: 'cured',
     ...bulk(green, (line.packaged + line.cureLoss) as Weight, view.scaleMost),
@@ -156,7 +159,7 @@ function tubTarget(view: WrapView, tub: Sofar): Target {
     key: 'tub',
     section: 'barrels',
     title: 'Trim tub',
-    detail: 'lean and fat for the grind',
+    detail: view.asked.toTub.length > 0 ? `with ${listed(view.asked.toTub)}` : 'lean and fat for the grind',
     purpose: { kind: 'tub' },
     destination: 'grind',
     ...bulk(tub, view.expectedTub, view.scaleMost),

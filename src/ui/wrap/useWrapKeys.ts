@@ -3,7 +3,7 @@
 import { useKey, useScope } from '../kit/keys/useKey';
 
 type Does = {
-  digit: (index: number) => void;
+  digit: (digit: string) => void;
   /** To the target so many places on: 1 across, 2 down. */
   step: (by: number) => void;
   section: (by: 1 | -1) => void;
@@ -18,7 +18,7 @@ type Does = {
 /** The whole flow of the wrap table by keyboard. */
 export function useWrapKeys(enabled: boolean, does: Does): void {
   useScope('wrap');
-  useKey('wrap', 'target', (event) => does.digit((Number(event.key) + 9) % 10), enabled);
+  useKey('wrap', 'target', (event) => does.digit(event.key), enabled);
   useKey('wrap', 'right', () => does.step(1), enabled);
   useKey('wrap', 'left', () => does.step(-1), enabled);
   useKey('wrap', 'down', () => does.step(2), enabled);

@@ -99,7 +99,11 @@ export const KEYS = {
     other: { keys: 'o', shown: 'O', does: 'the other side' },
   },
   wrap: {
-    target: { keys: '1,2,3,4,5,6,7,8,9,0', shown: '1 to 0', does: 'choose the target' },
+    target: {
+      keys: '1,2,3,4,5,6,7,8,9,0',
+      shown: '1 to 0',
+      does: 'choose the target; of more than ten by two digits',
+    },
     right: { keys: 'right', shown: '→', does: 'the next target', repeats: true },
     left: { keys: 'left', shown: '←', does: 'the target before', repeats: true },
     down: { keys: 'down', shown: '↓', does: 'the target below', repeats: true },
