@@ -1,16 +1,26 @@
 import { deviationTold, type Deviation } from '../order/deviation';
+import { foundTold } from '../order/found';
 import type { ShareFile } from '../order/shareFile';
 import { daysHung } from '../order/standing';
 import { inSentence } from '../quantity/inSentence';
 import { formatWeight } from '../quantity/weight';
 import { dayIn, dayWords } from '../time/shopTime';
 
-/** What the household reads of everything that was done otherwise, each under the row it is about. */
+/** What the household reads of all that was found on the side and done otherwise, each under what it is about. */
 export function toldOf(file: ShareFile): { readonly cut: string; readonly note: string }[] {
-  return file.deviations.map((deviation) => {
-    const row = file.situation.species.decisions.find(({ id }) => id === deviation.decision)!;
-    return { cut: row.title, note: sentenceOf(file, deviation, row.title) };
+  const { decisions } = file.situation.species;
+  const titleOf = (row: string) => decisions.find(({ id }) => id === row)?.title;
+  const found = file.sides.flatMap(({ side, found: onSide }) =>
+    onSide.map((each) => ({
+      cut: titleOf(each.decision) ?? `The ${side.position} side`,
+      note: foundTold(each, decisions, file.shop.unit),
+    })),
+  );
+  const otherwise = file.deviations.map((deviation) => {
+    const title = titleOf(deviation.decision)!;
+    return { cut: title, note: sentenceOf(file, deviation, title) };
   });
+  return [...found, ...otherwise];
 }
 
 function sentenceOf(file: ShareFile, deviation: Deviation, title: string): string {

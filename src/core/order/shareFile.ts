@@ -5,6 +5,7 @@ import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
 import type { Animal, Share, Side } from './animal';
 import type { Cancellation } from './changes';
+import type { Found } from './found';
 import type { Deviation } from './deviation';
 import type { Plan } from './plan';
 import type { Closing, Payment, PickUp } from './settlement';
@@ -17,6 +18,8 @@ export type HungSide = {
   readonly firstHot: SideWeight | undefined;
   readonly hot: SideWeight | undefined;
   readonly cold: SideWeight | undefined;
+  /** What was found on it, and stands. */
+  readonly found: readonly Found[];
 };
 
 /** Everything known of one share, as of one moment. What follows from it is computed by the functions beside. */

@@ -1,1 +1,10 @@
+export {
+  foundById,
+  foundOnSides,
+  isWithdrawn,
+  photoById,
+  writeFound,
+  writePhoto,
+  writeWithdrawal,
+} from './found';
 export { ticketsOfSides, writeSideWeight } from './sideWeights';

@@ -22,6 +22,7 @@ import * as templates from './020-templates';
 import * as triedSheets from './021-tried-sheets';
 import * as farmLinks from './022-farm-links';
 import * as block from './023-block';
+import * as found from './024-found';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -50,6 +51,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['021-tried-sheets', triedSheets],
   ['022-farm-links', farmLinks],
   ['023-block', block],
+  ['024-found', found],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -78,6 +78,9 @@ describe('migrations', () => {
       'blockSteps',
       'pieceWeights',
       'deviations',
+      'photos',
+      'found',
+      'foundWithdrawn',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

@@ -1,5 +1,6 @@
 import { group } from 'd3-array';
 import { carcassHere } from '@/core/carcass/carcassHere';
+import { conditionWith, type Found } from '@/core/order/found';
 import type { CarcassFacts } from '@/core/carcass/condition';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import { cureAccount, type Posting } from '@/core/ledger/ledger';
@@ -17,7 +18,7 @@ import { daysBetween, dayIn, monthOf } from '@/core/time/shopTime';
 import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
-import { ticketsOfSides } from '../hang';
+import { foundOnSides, ticketsOfSides } from '../hang';
 import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
 import { allotmentsOf, closingsOf, paymentsOf, pickUpsOf } from '../settle';
@@ -51,6 +52,13 @@ export async function readShareFiles(
     ),
     (ticket) => ticket.sideId,
   );
+  const found = group(
+    await foundOnSides(
+      db,
+      booked.sides.map((side) => side.id),
+    ),
+    (each) => each.sideId,
+  );
   const siblings = group(booked.shares, (share) => share.animalId);
   const wanted = new Set(shareIds);
   // What is cut as one has one sheet, one block and one balance: those of the first household.
@@ -83,7 +91,7 @@ export async function readShareFiles(
     .map((share) => {
       const animal = booked.animals.get(share.animalId)!;
       const hung = (sidesOfAnimal.get(animal.id) ?? []).map((side) =>
-        hungSide(side, tickets.get(side.id) ?? []),
+        hungSide(side, tickets.get(side.id) ?? [], found.get(side.id) ?? []),
       );
       const isOwn = ({ side }: HungSide) => sidesOfPart(share.part).includes(side.position);
       const leadId = leads.get(share.id)!;
@@ -176,18 +184,26 @@ export async function sidesWithoutShare(
     ),
     (ticket) => ticket.sideId,
   );
+  const found = group(
+    await foundOnSides(
+      db,
+      unsold.map((side) => side.id),
+    ),
+    (each) => each.sideId,
+  );
   return group(
-    unsold.map((side) => hungSide(side, tickets.get(side.id) ?? [])),
+    unsold.map((side) => hungSide(side, tickets.get(side.id) ?? [], found.get(side.id) ?? [])),
     ({ side }) => side.animalId,
   );
 }
 
-function hungSide(side: Side, tickets: readonly SideWeight[]): HungSide {
+function hungSide(side: Side, tickets: readonly SideWeight[], found: readonly Found[]): HungSide {
   return {
     side,
     firstHot: tickets.find((ticket) => ticket.kind === 'hot'),
     hot: tickets.findLast((ticket) => ticket.kind === 'hot'),
     cold: tickets.findLast((ticket) => ticket.kind === 'cold'),
+    found,
   };
 }
 
@@ -211,7 +227,7 @@ function situationOf(
     addOns: animal.addOns,
     tools: rules.tools,
     known: knownOf(shop, animal, sides),
-    ...carcassOf(species, animal, daysToCold(shop, animal, sides)),
+    ...carcassOf(species, { shop, animal, sides }),
   };
 }
 
@@ -225,10 +241,24 @@ function knownOf({ unit }: Shop, { killDate }: Animal, sides: readonly HungSide[
   };
 }
 
-/** As long as it really hung once the cold weight says so; until then as long as its species usually does. */
-function carcassOf(species: Species, { carcass }: Animal, hung: number | undefined): CarcassFacts {
-  const condition = { daysHung: hung ?? species.hang.targetDays, ...carcass.condition };
-  return { ...carcassHere(species, carcass), condition };
+/**
+ * The carcass with what was found on it: as long as it really hung once the cold weight says so; until then as long as
+ * its species usually does.
+ */
+function carcassOf(species: Species, { shop, animal, sides }: Omit<Ground, 'part'>): CarcassFacts {
+  const hung = daysToCold(shop, animal, sides);
+  const condition = { daysHung: hung ?? species.hang.targetDays, ...animal.carcass.condition };
+  const on = sides.map(({ hot, cold, found }) => {
+    const ticket = cold ?? hot;
+    const sideLb = ticket
+      ? convertUnits(inUnits(netOf(ticket)), shop.unit, 'lb')
+      : species.atlas.reference.sideLb;
+    return { sideLb, found };
+  });
+  return {
+    ...carcassHere(species, animal.carcass),
+    condition: conditionWith(species, condition, { unit: shop.unit, sides: on }),
+  };
 }
 
 function daysToCold({ zone }: Shop, { killDate }: Animal, sides: readonly HungSide[]): number | undefined {

@@ -6,7 +6,8 @@ import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import type { SideId } from '@/core/order/animal';
 import { expectedCold, shrinkPct, shrinkWorking } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
-import type { Species } from '@/core/species/types';
+import { foundWords } from '@/core/order/found';
+import type { SideMap, Species } from '@/core/species/types';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
 import type { Working } from '@/core/working/working';
@@ -26,6 +27,22 @@ export type SideOnRail = {
   readonly shrink: Weight | null;
   readonly shrinkPct: number | null;
   readonly expectedShrinkPct: number | null;
+  readonly found: readonly FoundOnSide[];
+};
+
+/** Something that was found on a side, as it is read on the rail. */
+export type FoundOnSide = {
+  readonly id: string;
+  readonly words: string;
+  /** Where it is on the side map; empty where it is of the whole side. */
+  readonly zone: string;
+  readonly photoId: string | null;
+};
+
+/** A species that hangs, as far as a finding needs it: where on the side a row is. */
+export type SpeciesOnRail = {
+  readonly map: SideMap;
+  readonly rows: readonly { readonly id: string; readonly title: string; readonly zone: string }[];
 };
 
 export type AnimalOnRail = {
@@ -55,6 +72,8 @@ export type HangBoard = {
   /** Shares whose next step is a weight of this rail; the others hang and wait for something else. */
   readonly waiting: number;
   readonly animals: readonly AnimalOnRail[];
+  /** By the animals' word for it. */
+  readonly species: Readonly<Record<string, SpeciesOnRail>>;
 };
 
 /** What hangs, side by side, with its shrink beside the shrink to expect. */
@@ -76,7 +95,13 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
     );
     const hanging = new Set(files.map((file) => file.situation.species));
     const waiting = (await stageCounts(db)).get('hang') ?? 0;
-    return success({ unit, cautions: cautionsFor([...hanging]), waiting, animals });
+    const species = Object.fromEntries(
+      [...hanging].map(({ name, sideMap, decisions }) => [
+        name,
+        { map: sideMap, rows: decisions.map(({ id, title, zone }) => ({ id, title, zone })) },
+      ]),
+    );
+    return success({ unit, cautions: cautionsFor([...hanging]), waiting, animals, species });
   },
 });
 
@@ -130,7 +155,7 @@ function onceEach(sides: readonly SideOnRail[]): SideOnRail[] {
 
 function sideOnRail(
   { situation, shop, animal }: ShareFile,
-  { side, hot, cold }: HungSide,
+  { side, hot, cold, found }: HungSide,
   now: Date,
 ): SideOnRail {
   const curve = situation.species.shrink[0]!;
@@ -150,5 +175,11 @@ function sideOnRail(
     shrink: hotNet !== null && coldNet !== null ? ((hotNet - coldNet) as Weight) : null,
     shrinkPct: hotNet !== null && coldNet !== null ? shrinkPct(hotNet, coldNet) : null,
     expectedShrinkPct: hotNet !== null && expected !== null ? shrinkPct(hotNet, expected) : null,
+    found: found.map((each) => ({
+      id: each.id,
+      words: foundWords(each, situation.species.decisions, shop.unit),
+      zone: situation.species.decisions.find(({ id }) => id === each.decision)?.zone ?? '',
+      photoId: each.photoId,
+    })),
   };
 }

@@ -1,6 +1,7 @@
 import { hangView } from './hangView';
+import { noteFound, photoView, withdrawFound } from './noteFound';
 import { weighSide } from './weighSide';
 
-export type { AnimalOnRail, HangBoard, SideOnRail } from './hangView';
+export type { AnimalOnRail, FoundOnSide, HangBoard, SideOnRail, SpeciesOnRail } from './hangView';
 
-export const hang = { weighSide, hangView } as const;
+export const hang = { weighSide, hangView, noteFound, withdrawFound, photoView } as const;

@@ -1,3 +1,4 @@
+import { foundWords } from '@/core/order/found';
 import type { AnimalId, ShareId } from '@/core/order/animal';
 import type { Facts } from '@/core/order/changes';
 import { factsOf } from '@/core/order/facts';
@@ -76,7 +77,11 @@ export type TicketView = {
   readonly sheet: SheetInShort;
   /** The newest step of the shop's set-up. */
   readonly setUp: number;
-  readonly found: readonly { readonly what: string; readonly words: string }[];
+  readonly found: readonly {
+    readonly what: string;
+    readonly words: string;
+    readonly photoId?: string | null;
+  }[];
   readonly packs: readonly PackLine[];
   readonly takenBack: readonly { readonly cut: string; readonly net: Weight; readonly why: string }[];
   readonly whole: readonly PartOfWhole[];
@@ -189,6 +194,13 @@ function foundOf(file: ShareFile): TicketView['found'] {
       what: title(atom),
       words: `condemned${share(part)}`,
     })),
+    ...file.sides.flatMap(({ side, found }) =>
+      found.map((each) => ({
+        what: `${side.position} side`,
+        words: foundWords(each, species.decisions, file.shop.unit),
+        photoId: each.photoId,
+      })),
+    ),
     ...(condition?.eyeSqIn ? [{ what: 'eye', words: `${condition.eyeSqIn} sq in, measured` }] : []),
     ...file.notes.map(({ lineKey, note }) => ({
       what: lines.find((line) => line.key === lineKey)?.cut ?? lineKey,

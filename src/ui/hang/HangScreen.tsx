@@ -11,16 +11,21 @@ import { useLive } from '../kit/live/useLive';
 import { Nothing } from '../kit/States';
 import { onDemand } from '../kit/onDemand';
 import styles from './HangScreen.module.css';
+import type { FoundAsked } from './FoundDialog';
+import { FoundList } from './FoundList';
 import type { Asked } from './RailTicketDialog';
 
 const RailTicketDialog = onDemand(() =>
   import('./RailTicketDialog').then((module) => module.RailTicketDialog),
 );
 
+const FoundDialog = onDemand(() => import('./FoundDialog').then((module) => module.FoundDialog));
+
 /** What hangs: hot and cold by side, days, and the shrink beside the shrink to expect. */
 export function HangScreen({ board: first }: { board: HangBoard }) {
   const { value: board } = useLive('hangView', {}, first);
   const [asked, setAsked] = useState<Asked | null>(null);
+  const [finding, setFinding] = useState<FoundAsked | null>(null);
   return (
     <div className={styles.page}>
       <h1>On the rail</h1>
@@ -38,8 +43,17 @@ export function HangScreen({ board: first }: { board: HangBoard }) {
           animal={animal}
           unit={board.unit}
           onAsk={(side, kind) => setAsked({ side, animal, kind })}
+          onFound={(side) => setFinding({ side, animal })}
         />
       ))}
+      {finding && (
+        <FoundDialog
+          asked={finding}
+          species={board.species[finding.animal.species]!}
+          unit={board.unit}
+          onClose={() => setFinding(null)}
+        />
+      )}
       {asked && <RailTicketDialog asked={asked} unit={board.unit} onClose={() => setAsked(null)} />}
     </div>
   );
@@ -49,10 +63,11 @@ type AnimalProps = {
   animal: AnimalOnRail;
   unit: WeighingUnit;
   onAsk: (side: SideOnRail, kind: 'hot' | 'cold') => void;
+  onFound: (side: SideOnRail) => void;
 };
 
 /** One animal that hangs, with its sides. */
-function Animal({ animal, unit, onAsk }: AnimalProps) {
+function Animal({ animal, unit, onAsk, onFound }: AnimalProps) {
   return (
     <section className={styles.animal} aria-label={`Tag ${animal.tag}`}>
       <header>
@@ -76,6 +91,7 @@ function Animal({ animal, unit, onAsk }: AnimalProps) {
                 {head}
               </th>
             ))}
+            <th>found on it</th>
           </tr>
         </thead>
         <tbody>
@@ -86,6 +102,7 @@ function Animal({ animal, unit, onAsk }: AnimalProps) {
               animal={animal}
               unit={unit}
               onAsk={(kind) => onAsk(side, kind)}
+              onFound={() => onFound(side)}
             />
           ))}
         </tbody>
@@ -113,9 +130,10 @@ type RowProps = {
   animal: AnimalOnRail;
   unit: WeighingUnit;
   onAsk: (kind: 'hot' | 'cold') => void;
+  onFound: () => void;
 };
 
-function SideRow({ side, animal, unit, onAsk }: RowProps) {
+function SideRow({ side, animal, unit, onAsk, onFound }: RowProps) {
   const weighed = (kind: 'hot' | 'cold', weight: Weight | null) =>
     weight ? (
       <button type="button" className={styles.ticket} onClick={() => onAsk(kind)} title="Weigh again">
@@ -150,6 +168,10 @@ function SideRow({ side, animal, unit, onAsk }: RowProps) {
       </td>
       <td className="num" data-head="cold expected">
         {side.expectedCold !== null && <Amount weight={side.expectedCold} unit={unit} />}
+      </td>
+      <td data-head="found on it">
+        {side.found.length > 0 && <FoundList found={side.found} />}
+        <Button onClick={onFound}>Finding</Button>
       </td>
     </tr>
   );

@@ -161,10 +161,20 @@ function Found({ view: { found, takenBack, unit } }: { view: TicketView }) {
       <h2>Found and said</h2>
       <table>
         <tbody>
-          {found.map(({ what, words }, index) => (
+          {found.map(({ what, words, photoId }, index) => (
             <tr key={index}>
               <td className="quiet">{what}</td>
-              <td>{words}</td>
+              <td>
+                {words}
+                {photoId && (
+                  <>
+                    {' '}
+                    <a href={`/api/photo/${photoId}`} target="_blank" rel="noreferrer">
+                      photo
+                    </a>
+                  </>
+                )}
+              </td>
             </tr>
           ))}
           {takenBack.map(({ cut, net, why }, index) => (
