@@ -123,7 +123,9 @@ function withoutEmpty(shares: Readonly<Record<'missing' | 'condemned', Record<st
 function atomsOf({ decisions }: Species, row: string): string[] {
   const decision = decisions.find(({ id }) => id === row);
   const claims = (decision?.options ?? [])
-    .map((option) => option.products.flatMap((product) => product.claims.filter(({ yields }) => !yields)))
+    .map((option) =>
+      option.products.flatMap((product) => product.claims.filter(({ yields, onlyIf }) => !yields && !onlyIf)),
+    )
     .find((each) => each.length > 0);
   return [...new Set((claims ?? []).map(({ atom }) => atom))];
 }

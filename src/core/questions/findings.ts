@@ -30,7 +30,8 @@ export type FindingKind =
   | 'watch'
   | 'fat-short'
   | 'fat-over'
-  | 'weight';
+  | 'weight'
+  | 'found';
 
 /** Something on a sheet that somebody has to look at, in one sentence. */
 export type Finding = {
@@ -84,6 +85,10 @@ function sideFindings({ situation, sheet }: Job, divided: DividedSide): Finding[
         ? []
         : [unanswered(situation, decision, side)];
   });
+  const hurt = decisionsAsked(situation).flatMap((decision) => {
+    const answer = taken.has(decision.id) ? undefined : answerOn(sheet, decision.id, side);
+    return answer ? hurtFindings(situation, { decision, answer, side }) : [];
+  });
   const clashes = claims.clashes.map((clash) => ({
     kind: 'clash' as const,
     decision: clash.wants,
@@ -92,7 +97,30 @@ function sideFindings({ situation, sheet }: Job, divided: DividedSide): Finding[
     sentence: contestSentence(situation.species, clash.atoms),
     blocks: true,
   }));
-  return [...clashes, ...perDecision, ...watchFindings(situation, sheet, divided)];
+  return [...clashes, ...perDecision, ...hurt, ...watchFindings(situation, sheet, divided)];
+}
+
+/** A row that lost more than this part of a piece on the rail is asked about: it may be wanted otherwise now. */
+const WORTH_TELLING = 0.04;
+
+/** What is missing of a row or cut away from it, said where the row is wanted as something else than grind. */
+function hurtFindings(
+  { condition }: Situation,
+  { decision, answer, side }: { decision: Decision; answer: Answer; side: 1 | 2 },
+): Finding[] {
+  const gone = [condition?.missing, condition?.condemned];
+  if (gone.every((each) => each === undefined)) return [];
+  const atoms = answer.forms.flatMap(({ option }) =>
+    optionById(decision, option).products.flatMap(({ claims }) =>
+      claims.filter(({ yields }) => !yields).map(({ atom }) => atom),
+    ),
+  );
+  const lost = Math.max(0, ...atoms.map((atom) => gone.reduce((sum, each) => sum + (each?.[atom] ?? 0), 0)));
+  // All of it gone is no choice of anybody's: the forecast says that there is nothing of it.
+  if (lost < WORTH_TELLING || lost >= 1) return [];
+  const label = optionById(decision, answer.forms[0]!.option).label;
+  const sentence = `${decision.title}: ${Math.round(lost * 100)} % of it is missing or cut away on this carcass. Still “${label}”?`;
+  return [{ kind: 'found', decision: decision.id, side, sentence, blocks: false }];
 }
 
 function unanswered(situation: Situation, decision: Decision, side: 1 | 2): Finding {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { planOf } from '@/core/order/standing';
+import { openQuestions, planOf } from '@/core/order/standing';
 import type { ShareFile } from '@/core/order/shareFile';
 import { weight } from '@/core/quantity/weight';
 import type { InputOf } from '../useCases';
@@ -54,6 +54,13 @@ describe('a finding on a side', () => {
     expect(lost).toBeGreaterThan(1_500);
     expect(lost).toBeLessThan(4_500);
     expect(await ham(right)).toBe(other);
+    const asked = openQuestions(await shop.file(left.share.id)).filter(({ kind }) => kind === 'found');
+    expect(asked).toEqual([
+      expect.objectContaining({
+        decision: 'ham',
+        sentence: expect.stringMatching(/^Ham: \d+ % of it .* Still “/),
+      }),
+    ]);
     const board = await shop.get('hangView', {});
     const side = board.animals[0]!.sides.find(({ position }) => position === 'left')!;
     expect(side.found).toEqual([expect.objectContaining({ words: 'bruise, ham, 3.0 lb', zone: 'ham' })]);
