@@ -7,7 +7,8 @@ import type { SideId } from '@/core/order/animal';
 import { expectedCold, shrinkPct, shrinkWorking } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
 import { foundWords } from '@/core/order/found';
-import type { SideMap, Species } from '@/core/species/types';
+import { mainDecisionOf } from '@/core/questions/zones';
+import type { Decision, SideMap, Species } from '@/core/species/types';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
 import type { Working } from '@/core/working/working';
@@ -42,6 +43,7 @@ export type FoundOnSide = {
 /** A species that hangs, as far as a finding needs it: where on the side a row is. */
 export type SpeciesOnRail = {
   readonly map: SideMap;
+  /** Of each zone the row that most of its weight hangs on is the first. */
   readonly rows: readonly { readonly id: string; readonly title: string; readonly zone: string }[];
 };
 
@@ -96,14 +98,18 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
     const hanging = new Set(files.map((file) => file.situation.species));
     const waiting = (await stageCounts(db)).get('hang') ?? 0;
     const species = Object.fromEntries(
-      [...hanging].map(({ name, sideMap, decisions }) => [
-        name,
-        { map: sideMap, rows: decisions.map(({ id, title, zone }) => ({ id, title, zone })) },
-      ]),
+      [...hanging].map((each) => [each.name, { map: each.sideMap, rows: rowsOf(each) }]),
     );
     return success({ unit, cautions: cautionsFor([...hanging]), waiting, animals, species });
   },
 });
+
+function rowsOf(species: Species): SpeciesOnRail['rows'] {
+  const isMain = ({ id, zone }: Decision) => mainDecisionOf(species, zone)?.id === id;
+  return [...species.decisions]
+    .sort((a, b) => Number(isMain(b)) - Number(isMain(a)))
+    .map(({ id, title, zone }) => ({ id, title, zone }));
+}
 
 /** Each sentence once: those that hold for all that hangs as they are, the others with their species. */
 function cautionsFor(hanging: readonly Species[]): string[] {

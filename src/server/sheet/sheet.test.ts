@@ -261,7 +261,6 @@ describe('taking a share to the block', () => {
     await approve(1, '', bareId);
     expect(await shop.ask('startBlock', start(bareId))).toMatchObject({ reason: 'no-cold-weight' });
     expect(await shop.get('wrapView', { shareId: bareId })).toMatchObject({
-      ready: false,
       whyNotReady: 'The cold weight is missing.',
     });
   });

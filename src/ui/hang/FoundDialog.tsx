@@ -71,14 +71,7 @@ export function FoundDialog({ asked: { side, animal }, species, unit, onClose }:
         return (
           <div className={styles.columns}>
             <div className={styles.map}>
-              <SideMap
-                map={map}
-                destinations=""
-                describe={(each) => each}
-                active={zone}
-                onChoose={setZone}
-                onPoint={() => undefined}
-              />
+              <TapOnSide map={map} rows={species.rows} zone={zone} onZone={setZone} />
             </div>
             <div>
               <Form.Item name="kind" label="What">
@@ -119,7 +112,7 @@ export function FoundDialog({ asked: { side, animal }, species, unit, onClose }:
                 <Input maxLength={200} autoComplete="off" />
               </Form.Item>
               <label className={styles.photo}>
-                <span>A photograph</span>
+                <span>{photo === '' ? 'Take a photograph' : 'Another photograph'}</span>
                 <input
                   type="file"
                   accept="image/*"
@@ -135,5 +128,35 @@ export function FoundDialog({ asked: { side, animal }, species, unit, onClose }:
         );
       }}
     </AskDialog>
+  );
+}
+
+type TapProps = {
+  map: SpeciesOnRail['map'];
+  rows: SpeciesOnRail['rows'];
+  zone: string | undefined;
+  onZone: (zone: string) => void;
+};
+
+/** A tap on the side says where: the row of the sheet that is cut there, the first where there are several. */
+function TapOnSide({ map, rows, zone, onZone }: TapProps) {
+  const form = Form.useFormInstance<Typed>();
+  return (
+    <SideMap
+      map={map}
+      destinations=""
+      describe={(each) =>
+        rows
+          .filter((row) => row.zone === each)
+          .map(({ title }) => title)
+          .join(', ')
+      }
+      active={zone}
+      onChoose={(tapped) => {
+        onZone(tapped);
+        form.setFieldValue('decision', rows.find((row) => row.zone === tapped)?.id ?? '');
+      }}
+      onPoint={() => undefined}
+    />
   );
 }

@@ -91,7 +91,7 @@ function Animal({ animal, unit, onAsk, onFound }: AnimalProps) {
                 {head}
               </th>
             ))}
-            <th>found on it</th>
+            <th className={styles.onIt}>found on it</th>
           </tr>
         </thead>
         <tbody>
@@ -169,7 +169,7 @@ function SideRow({ side, animal, unit, onAsk, onFound }: RowProps) {
       <td className="num" data-head="cold expected">
         {side.expectedCold !== null && <Amount weight={side.expectedCold} unit={unit} />}
       </td>
-      <td data-head="found on it">
+      <td data-head="found on it" className={styles.onIt}>
         {side.found.length > 0 && <FoundList found={side.found} />}
         <Button onClick={onFound}>Finding</Button>
       </td>
