@@ -8,3 +8,4 @@ export {
   writeWithdrawal,
 } from './found';
 export { ticketsOfSides, writeSideWeight } from './sideWeights';
+export { railEventsOf, writeRailEvent } from './railEvents';

@@ -23,6 +23,7 @@ import * as triedSheets from './021-tried-sheets';
 import * as farmLinks from './022-farm-links';
 import * as block from './023-block';
 import * as found from './024-found';
+import * as rail from './025-rail';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -52,6 +53,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['022-farm-links', farmLinks],
   ['023-block', block],
   ['024-found', found],
+  ['025-rail', rail],
 ];
 
 async function noWayBack(): Promise<void> {

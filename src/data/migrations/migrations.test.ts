@@ -81,6 +81,7 @@ describe('migrations', () => {
       'photos',
       'found',
       'foundWithdrawn',
+      'railEvents',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

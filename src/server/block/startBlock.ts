@@ -8,6 +8,7 @@ import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { writeBlockStart, writePlan } from '@/data/block';
 import { writeTransaction } from '@/data/ledger';
+import { heldOf } from '../hang';
 import { roleOf } from '../house/actor';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
@@ -29,7 +30,11 @@ export const startBlock = defineUseCase<Input, { shareId: ShareId }>({
     const file = found.value;
     const shareId = file.share.id;
     if (file.start) return success({ shareId });
-    const refused = notReady(file) ?? needsReason(house, file, reason);
+    const held = await heldOf(
+      house,
+      file.sides.map(({ side }) => side.id),
+    );
+    const refused = notReady(file) ?? needsReason(house, file, { reason, held });
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
     for (const { side, cold } of file.sides) {
@@ -59,9 +64,14 @@ function notReady({ sheet, sides, cancellation }: ShareFile): Refusal | undefine
   return undefined;
 }
 
+type Said = { readonly reason: string; readonly held: string };
+
 /** It cannot be undone: owner and cutter start it, others say why; warm meat only with a reason, whoever it is. */
-function needsReason(house: House, file: ShareFile, reason: string): Refusal | undefined {
+function needsReason(house: House, file: ShareFile, { reason, held }: Said): Refusal | undefined {
   if (reason !== '') return undefined;
+  if (held !== '') {
+    return refuse('on-hold', `On hold: ${held}. Let it go, or write why it is cut all the same.`, 'reason');
+  }
   if (isChilling(file, house.now)) {
     const message =
       'Still chilling: the heat may not be out of the bone. Wait, or write why it is cut today.';

@@ -12,9 +12,10 @@ import type { Decision, SideMap, Species } from '@/core/species/types';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
 import type { Working } from '@/core/working/working';
-import { liveShares, readShareFiles, sidesWithoutShare, stageCounts } from '@/data/rail';
+import { stageCounts } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { defineUseCase, STAFF } from '../house/useCase';
+import { sharesOnRail } from './rails';
 
 export type SideOnRail = {
   readonly sideId: SideId;
@@ -84,14 +85,10 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
   roles: STAFF,
   writes: false,
   input: Joi.object({}),
-  run: async ({ db, setUps, now }) => {
+  run: async (house) => {
+    const { db, now } = house;
     const { unit } = await readShop(db);
-    const shareIds = await liveShares(db, ['book', 'hang', 'sheet', 'wrap']);
-    const files = (await readShareFiles(db, setUps, shareIds)).filter((file) => !file.start);
-    const unsold = await sidesWithoutShare(
-      db,
-      files.map((file) => file.animal.id),
-    );
+    const { files, unsold } = await sharesOnRail(house);
     const animals = [...group(files, (file) => file.animal.id).values()].map((own) =>
       animalOnRail(own, unsold.get(own[0]!.animal.id) ?? [], now),
     );

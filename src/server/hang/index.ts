@@ -1,7 +1,19 @@
+import { doOnRail } from './doOnRail';
 import { hangView } from './hangView';
+import { railBoardView } from './railBoardView';
 import { noteFound, photoView, withdrawFound } from './noteFound';
 import { weighSide } from './weighSide';
 
+export { heldOf } from './doOnRail';
+export type { RailBoard, SideOnPlan } from './railBoardView';
 export type { AnimalOnRail, FoundOnSide, HangBoard, SideOnRail, SpeciesOnRail } from './hangView';
 
-export const hang = { weighSide, hangView, noteFound, withdrawFound, photoView } as const;
+export const hang = {
+  weighSide,
+  hangView,
+  noteFound,
+  withdrawFound,
+  photoView,
+  doOnRail,
+  railBoardView,
+} as const;

@@ -185,6 +185,8 @@ describe('whatever is asked', () => {
       },
       withdrawFound: { clientId: randomUUID(), foundId: randomUUID(), reason: 'another side' },
       photoView: { photoId: randomUUID() },
+      railBoardView: {},
+      doOnRail: { clientId: randomUUID(), sideId, kind: 'held', rail: '', foot: null, reason: 'smells' },
       startBlock: { clientId: randomUUID(), ...id, reason: '' },
       blockView: { shareId },
       markStep: { clientId: randomUUID(), shareId, hand: 'left', step: 'ham-off', done: true },

@@ -34,6 +34,8 @@ export const REASONS = {
   'not-closed': 409,
   'not-in-cure': 409,
   'not-on-the-block': 409,
+  'no-room': 409,
+  'on-hold': 409,
   'not-offered': 409,
   'not-on-the-sheet': 409,
   'not-paid': 409,

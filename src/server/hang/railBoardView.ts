@@ -1,0 +1,137 @@
+import Joi from 'joi';
+import { isChilling, daysHung, netOf, planOf, sheetInForce, openQuestions } from '@/core/order/standing';
+import { shareName } from '@/core/order/naming';
+import type { SideId } from '@/core/order/animal';
+import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
+import { zoneDestination } from '@/core/questions/zones';
+import { expectedCold } from '@/core/hang/shrink';
+import { success } from '@/core/quantity/result';
+import { formatWeight } from '@/core/quantity/weight';
+import type { Destination, SideMap } from '@/core/species/types';
+import { dayIn, daysBetween } from '@/core/time/shopTime';
+import { readShop } from '@/data/setUp';
+import { defineUseCase, STAFF } from '../house/useCase';
+import { railsOf, sidesHanging, type Hanging } from './rails';
+
+/** A side as it hangs on the plan of the rails. */
+export type SideOnPlan = {
+  readonly sideId: SideId;
+  readonly animalId: string;
+  readonly tag: string;
+  readonly position: 'left' | 'right';
+  readonly species: string;
+  readonly who: string;
+  readonly feet: number;
+  readonly days: number;
+  readonly targetDays: number;
+  readonly longestDays: number;
+  /** `366.2`, or `≈360` where no cold weight was taken. */
+  readonly weight: string;
+  readonly chilling: boolean;
+  readonly covered: boolean;
+  readonly held: string;
+  readonly found: number;
+  /** What its sheet waits for; empty when it stands. */
+  readonly waits: string;
+  /** Where each zone goes; null where nobody has said. */
+  readonly zones: Readonly<Record<string, Destination | null>>;
+};
+
+export type RailBoard = {
+  readonly unit: 'lb' | 'kg';
+  readonly rails: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly feet: number;
+    readonly used: number;
+    readonly hung: readonly Hung[];
+  }[];
+  readonly without: readonly string[];
+  readonly sides: readonly SideOnPlan[];
+  readonly maps: Readonly<Record<string, SideMap>>;
+};
+
+/** The rails as a plan, foot by foot: what hangs where, how long of how long, and whose sheet waits. */
+export const railBoardView = defineUseCase<Record<string, never>, RailBoard>({
+  name: 'railBoardView',
+  roles: STAFF,
+  writes: false,
+  input: Joi.object({}),
+  run: async (house) => {
+    const hanging = await sidesHanging(house);
+    const byDue = [...hanging].sort((a, b) => leftOf(a, house.now) - leftOf(b, house.now));
+    const plan = railPlan(
+      railsOf(house.setUp),
+      byDue.map(({ side, feet, onRail }) => ({
+        id: side.id,
+        feet,
+        ...(onRail.at ? { at: onRail.at } : {}),
+      })),
+    );
+    return success({
+      unit: (await readShop(house.db)).unit,
+      rails: plan.rails.map(({ rail, hung }) => ({ ...rail, used: feetUsed(hung), hung })),
+      without: plan.without,
+      sides: byDue.map((each) => sideOnPlan(each, house.now)),
+      maps: Object.fromEntries(
+        hanging.map(({ file }) => [file.situation.species.name, file.situation.species.sideMap]),
+      ),
+    });
+  },
+});
+
+/** Days until it should be cut. */
+function leftOf({ file }: Hanging, now: Date): number {
+  return file.situation.species.hang.targetDays - daysHung(file, now);
+}
+
+function sideOnPlan({ side, hung, file, tag, feet, onRail }: Hanging, now: Date): SideOnPlan {
+  const { species } = file.situation;
+  const { targetDays, longestDays } = species.hang;
+  const isUnsold = !file.sides.some((each) => each.side.id === side.id);
+  return {
+    sideId: side.id,
+    animalId: side.animalId,
+    tag,
+    position: side.position,
+    species: species.name,
+    who: isUnsold ? `unsold, ${file.animal.farm.name}` : shareName(file),
+    feet,
+    days: daysHung(file, now),
+    targetDays,
+    longestDays,
+    weight: weightOf(file, hung, now),
+    chilling: hung.hot !== undefined && isChilling(file, now),
+    covered: onRail.covered,
+    held: onRail.held,
+    found: hung.found.length,
+    waits: isUnsold ? 'nobody has it' : waitsFor(file),
+    zones: isUnsold ? {} : zonesOf(file),
+  };
+}
+
+function weightOf(
+  { situation, animal, shop }: Hanging['file'],
+  { hot, cold }: Hanging['hung'],
+  now: Date,
+): string {
+  if (cold) return formatWeight(netOf(cold), 1);
+  if (!hot) return '';
+  const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, now)));
+  return `≈${formatWeight(expectedCold(situation.species.shrink[0]!, netOf(hot), days), 0)}`;
+}
+
+function waitsFor(file: Hanging['file']): string {
+  if (!file.sheet) return 'no sheet';
+  const open = openQuestions(file).filter(({ blocks }) => blocks).length;
+  if (open > 0) return 'sheet open';
+  return file.sheet.approved ? '' : 'to approve';
+}
+
+function zonesOf(file: Hanging['file']): SideOnPlan['zones'] {
+  const { species } = file.situation;
+  const answered = { species, sheet: sheetInForce(file), expected: planOf(file).expected };
+  return Object.fromEntries(
+    Object.keys(species.sideMap.zones).map((zone) => [zone, zoneDestination(answered, zone) ?? null]),
+  );
+}

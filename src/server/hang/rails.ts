@@ -1,0 +1,62 @@
+import { group } from 'd3-array';
+import { onRailAfter, type OnRail } from '@/core/order/onRail';
+import type { Side } from '@/core/order/animal';
+import type { HungSide, ShareFile } from '@/core/order/shareFile';
+import type { Rail } from '@/core/room/railPlan';
+import type { SetUp } from '@/core/setUp/types';
+import { dayIn } from '@/core/time/shopTime';
+import { railEventsOf } from '@/data/hang';
+import { liveShares, readShareFiles, sidesWithoutShare } from '@/data/rail';
+import type { House } from '../house/useCase';
+
+/** A side that hangs now, with the share it is of; what nobody has is the farm's. */
+export type Hanging = {
+  readonly side: Side;
+  readonly hung: HungSide;
+  readonly file: ShareFile;
+  readonly tag: string;
+  readonly feet: number;
+  readonly onRail: OnRail;
+};
+
+export function railsOf({ places }: Pick<SetUp, 'places'>): Rail[] {
+  return places.filter(({ kind }) => kind === 'rail').map(({ id, name, size }) => ({ id, name, feet: size }));
+}
+
+/** Shares that are on no block yet, with the sides of theirs that hang and those that nobody has. */
+export async function sharesOnRail({ db, setUps }: House) {
+  const shareIds = await liveShares(db, ['book', 'hang', 'sheet', 'wrap']);
+  const files = (await readShareFiles(db, setUps, shareIds)).filter((file) => !file.start);
+  const unsold = await sidesWithoutShare(
+    db,
+    files.map((file) => file.animal.id),
+  );
+  return { files, unsold };
+}
+
+/** Every side that hangs, each once: weighed in, or killed by today. */
+export async function sidesHanging(house: House): Promise<Hanging[]> {
+  const { files, unsold } = await sharesOnRail(house);
+  const all = files.flatMap((file) => [
+    ...file.sides.map((hung) => ({ hung, file })),
+    ...(unsold.get(file.animal.id) ?? []).map((hung) => ({ hung, file })),
+  ]);
+  const once = [...new Map(all.map((each) => [each.hung.side.id, each])).values()].filter(
+    ({ hung, file }) => hung.hot !== undefined || file.animal.killDate <= dayIn(file.shop.zone, house.now),
+  );
+  const events = group(
+    await railEventsOf(
+      house.db,
+      once.map(({ hung }) => hung.side.id),
+    ),
+    (event) => event.sideId,
+  );
+  return once.map(({ hung, file }) => ({
+    side: hung.side,
+    hung,
+    file,
+    tag: file.animal.tag,
+    feet: file.situation.species.room.feetPerSide,
+    onRail: onRailAfter(events.get(hung.side.id) ?? []),
+  }));
+}
