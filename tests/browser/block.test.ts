@@ -36,9 +36,39 @@ async function goTo(title: string): Promise<void> {
   expect(await step()).toBe(title);
 }
 
+describe('the rails', () => {
+  it('show what hangs where; a side is moved, covered and held by keys and a press, and what cannot be is refused', async () => {
+    await iver.signIn('Iver');
+    await iver.open('/hang');
+    await iver.sees('Due first');
+    await iver.sees('0 of 24 ft in use');
+    await iver.keys('m');
+    await iver.clickOn('[aria-label="South rail, foot 12"]');
+    await iver.sees('1.3 of 24 ft in use');
+    await iver.keys('n');
+    await iver.keys('m');
+    await iver.clickOn('[aria-label="South rail, foot 12"]');
+    await iver.sees('There hangs');
+    await iver.keys('c');
+    await iver.sees('Bare it');
+    await iver.keys('h');
+    await iver.type('#reason', 'waits for the inspector');
+    await iver.click('Hold it');
+    await iver.sees('held: waits for the inspector');
+  });
+
+  it('a tap on the side says where something was found, and the side carries it', async () => {
+    await iver.keys('f');
+    await iver.sees('what was found?');
+    await iver.clickOn('.ant-modal svg [aria-label^="ham"]');
+    await iver.type('#weight', '1.4');
+    await iver.click('Note it');
+    await iver.sees('bruise, ham, 1.4 lb');
+  });
+});
+
 describe('the block, by keys alone', () => {
   it('is where the cutter finds what is ready, and takes a beef half to it', async () => {
-    await iver.signIn('Iver');
     await iver.keys('g');
     await iver.keys('k');
     await iver.sees('The block', 'h1');

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { isChilling, daysHung, netOf, planOf, sheetInForce, openQuestions } from '@/core/order/standing';
 import { shareName } from '@/core/order/naming';
-import type { SideId } from '@/core/order/animal';
+import type { ShareId, SideId } from '@/core/order/animal';
 import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
 import { zoneDestination } from '@/core/questions/zones';
 import { expectedCold } from '@/core/hang/shrink';
@@ -17,6 +17,7 @@ import { railsOf, sidesHanging, type Hanging } from './rails';
 export type SideOnPlan = {
   readonly sideId: SideId;
   readonly animalId: string;
+  readonly shareId: ShareId;
   readonly tag: string;
   readonly position: 'left' | 'right';
   readonly species: string;
@@ -92,6 +93,7 @@ function sideOnPlan({ side, hung, file, tag, feet, onRail }: Hanging, now: Date)
   return {
     sideId: side.id,
     animalId: side.animalId,
+    shareId: file.share.id,
     tag,
     position: side.position,
     species: species.name,

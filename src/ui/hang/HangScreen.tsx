@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { counted } from '@/core/quantity/counted';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
-import type { AnimalOnRail, HangBoard, SideOnRail } from '@/server/hang';
+import type { AnimalOnRail, HangBoard, RailBoard, SideOnPlan, SideOnRail } from '@/server/hang';
 import { Amount } from '../kit/Amount';
 import { WorkingOf } from '../kit/WorkingOf';
 import { useLive } from '../kit/live/useLive';
@@ -13,6 +13,7 @@ import { onDemand } from '../kit/onDemand';
 import styles from './HangScreen.module.css';
 import type { FoundAsked } from './FoundDialog';
 import { FoundList } from './FoundList';
+import { RailPlan } from './RailPlan';
 import type { Asked } from './RailTicketDialog';
 
 const RailTicketDialog = onDemand(() =>
@@ -22,13 +23,28 @@ const RailTicketDialog = onDemand(() =>
 const FoundDialog = onDemand(() => import('./FoundDialog').then((module) => module.FoundDialog));
 
 /** What hangs: hot and cold by side, days, and the shrink beside the shrink to expect. */
-export function HangScreen({ board: first }: { board: HangBoard }) {
+export function HangScreen({ board: first, rails }: { board: HangBoard; rails: RailBoard }) {
   const { value: board } = useLive('hangView', {}, first);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [finding, setFinding] = useState<FoundAsked | null>(null);
+  const found = ({ sideId }: SideOnPlan) => {
+    for (const animal of board.animals) {
+      const side = animal.sides.find((each) => each.sideId === sideId);
+      if (side) return { animal, side };
+    }
+    return undefined;
+  };
   return (
     <div className={styles.page}>
       <h1>On the rail</h1>
+      <RailPlan
+        board={rails}
+        onFound={(side) => setFinding(found(side) ?? null)}
+        onWeigh={(side) => {
+          const on = found(side);
+          if (on) setAsked({ ...on, kind: on.side.hot === null ? 'hot' : 'cold' });
+        }}
+      />
       <p>
         <b>{counted(board.waiting, 'share')}</b> {board.waiting === 1 ? 'waits' : 'wait'} for a cold weight to
         go on; {counted(board.animals.length, 'animal')} hang or are booked.

@@ -2,5 +2,7 @@ import { askForPage } from '@/app/door';
 import { HangScreen } from '@/ui/hang/HangScreen';
 
 export default async function HangPage() {
-  return <HangScreen board={await askForPage('hangView', {})} />;
+  return (
+    <HangScreen board={await askForPage('hangView', {})} rails={await askForPage('railBoardView', {})} />
+  );
 }

@@ -1,6 +1,16 @@
 /** Where a key holds: on every page, or where one thing is worked on. */
 export type Scope =
-  'anywhere' | 'today' | 'ticket' | 'sheet' | 'block' | 'wrap' | 'prices' | 'book' | 'calls' | 'wishes';
+  | 'anywhere'
+  | 'today'
+  | 'ticket'
+  | 'sheet'
+  | 'rail'
+  | 'block'
+  | 'wrap'
+  | 'prices'
+  | 'book'
+  | 'calls'
+  | 'wishes';
 
 export type Key = {
   /** As `react-hotkeys-hook` reads it. */
@@ -84,6 +94,15 @@ export const KEYS = {
     take: { keys: 'enter', shown: 'Enter', does: 'take it; one step of undo', notOnButtons: true },
     close: { keys: 'escape', shown: 'Esc', does: 'stop searching; then back to the sheet' },
   },
+  rail: {
+    next: { keys: 'n', shown: 'N', does: 'the next due side', repeats: true },
+    before: { keys: 'p', shown: 'P', does: 'the one before', repeats: true },
+    weigh: { keys: 'w', shown: 'W', does: 'weigh it' },
+    finding: { keys: 'f', shown: 'F', does: 'something was found on it' },
+    move: { keys: 'm', shown: 'M', does: 'move it: then press the foot it hangs at' },
+    cover: { keys: 'c', shown: 'C', does: 'covered, or bare' },
+    hold: { keys: 'h', shown: 'H', does: 'hold it with a reason, or let it go' },
+  },
   block: {
     forward: {
       keys: 'space,enter,pagedown',
@@ -139,6 +158,7 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   today: 'Today',
   ticket: 'The ticket',
   sheet: 'The sheet',
+  rail: 'The rails',
   block: 'The block',
   wrap: 'The wrap table',
   prices: 'The prices',
