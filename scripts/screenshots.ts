@@ -146,13 +146,27 @@ async function prices(demo: RunningDemo): Promise<void> {
   await owner.leave();
 }
 
+/** A half beef at the block, where the chuck is parted from the rib. */
+async function block(demo: RunningDemo): Promise<void> {
+  const person = await Person.arrive(demo.address, FLOOR);
+  await person.signIn('Iver');
+  await openShare(person, 'block', 'Bramwell Coy', 'Take to the block');
+  await person.click('Take to the block');
+  await person.sees('Read the sheet, check the tag');
+  for (let step = 1; step < 7; step += 1) {
+    await person.keys(' ');
+    await person.sees(String(step + 1), '[aria-current="step"]');
+  }
+  await person.sees('Part the chuck from the rib');
+  await shoot(person, 'block');
+  await person.leave();
+}
+
 async function floor(demo: RunningDemo): Promise<void> {
   const person = await Person.arrive(demo.address, FLOOR);
   await person.signIn('Sunna');
-  await person.find('[data-in-hand]');
-  await shoot(person, 'today-floor');
   await openShare(person, 'wrap', 'Jory Penhale', 'From the block');
-  await person.keys('8');
+  await person.keys('0', '8');
   await demo.put(3.31);
   await person.find('b[data-state="steady"]');
   await shoot(person, 'wrap');
@@ -173,6 +187,7 @@ try {
   await person.leave();
   await prices(demo);
   await floor(demo);
+  await block(demo);
 } finally {
   await demo.stop();
 }

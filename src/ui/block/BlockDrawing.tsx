@@ -28,6 +28,11 @@ export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
   const ofShown = ribs.filter(
     ({ back: [x, y] }) => x >= whole[0] && y >= whole[1] && y <= whole[1] + whole[3],
   );
+  // A name that would stand half out of the picture is left out.
+  const isLabelled = ({ zone }: DrawnZone) => {
+    const [, y] = map.labels[zone]!;
+    return y > top + 8 && y < top + height - 8;
+  };
   // Ribs that lie close together are numbered small.
   const apart = ofShown.length > 1 ? Math.abs(ofShown[1]!.back[1] - ofShown[0]!.back[1]) : MARGIN;
   return (
@@ -63,7 +68,7 @@ export function BlockDrawing({ drawing: { map, zones, ribs }, step }: Props) {
           </text>
         </g>
       ))}
-      {shown.map(({ zone }) => (
+      {shown.filter(isLabelled).map(({ zone }) => (
         <text key={zone} className={styles.label} x={map.labels[zone]![0]} y={map.labels[zone]![1] + 5}>
           {zone}
         </text>

@@ -79,7 +79,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
   );
 }
 
-function BlockHeader({ block: { view, busy, hold, acknowledge } }: { block: AtBlock }) {
+function BlockHeader({ block: { view, saving, hold, acknowledge } }: { block: AtBlock }) {
   const { name } = useWho();
   const mine = view.hands.find(({ id }) => id === view.hand)!;
   return (
@@ -110,8 +110,8 @@ function BlockHeader({ block: { view, busy, hold, acknowledge } }: { block: AtBl
         </span>
       )}
       <span className={styles.who}>{name} cuts</span>
-      <span className={busy ? styles.unsaved : styles.saved} role="status">
-        {busy ? 'saving' : 'all saved'}
+      <span className={saving ? styles.unsaved : styles.saved} role="status">
+        {saving ? 'saving' : 'all saved'}
       </span>
     </header>
   );

@@ -102,7 +102,9 @@ export function useBlock(first: BlockView) {
     scale,
     toWeigh,
     canWeigh: toWeigh !== undefined && isNewLoad,
-    busy: mark.busy || weighing.busy,
+    /** A weight is being taken: the next key waits for it. */
+    busy: weighing.busy,
+    saving: mark.busy || weighing.busy,
     notice,
     flash,
     say,
