@@ -1,6 +1,7 @@
 import type { ForecastLine } from '@/core/forecast/types';
 import type { ShareId } from '@/core/order/animal';
 import { animalWords, cutName } from '@/core/order/naming';
+import { likelyReasons, type LikelyReason } from '@/core/order/likelyReasons';
 import { reconciliationOf } from '@/core/order/settling';
 import { stageRowOf, type StageRow } from '@/core/order/stageRow';
 import { hotWeight, isPacked, planOf } from '@/core/order/standing';
@@ -21,6 +22,8 @@ export type BalanceView = {
   readonly reconciliation: Reconciliation;
   readonly expectedLines: readonly ForecastLine[];
   readonly notes: readonly { readonly lineKey: string; readonly note: string }[];
+  /** Why more is missing, or more was weighed, than is usual: the likeliest first. */
+  readonly reasons: readonly LikelyReason[];
   readonly voids: readonly VoidedWeighing[];
   readonly packed: boolean;
   readonly closing: { readonly note: string; readonly at: string } | null;
@@ -41,6 +44,7 @@ export const balanceView = defineShareView<BalanceView>({
     reconciliation: reconciliationOf(file),
     expectedLines: planOf(file).expected.lines,
     notes: file.notes.map(({ lineKey, note }) => ({ lineKey, note })),
+    reasons: likelyReasons(file),
     voids: await voidsOfShare(house.db, file.share.id),
     packed: isPacked(file),
     closing: file.closing ? { note: file.closing.note, at: file.closing.at } : null,

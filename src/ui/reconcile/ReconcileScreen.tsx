@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { LineComparison, Verdict } from '@/core/reconcile/reconcile';
-import { formatWeight } from '@/core/quantity/weight';
+import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { BalanceView } from '@/server/settle';
 import { useLive } from '../kit/live/useLive';
 import { WorkingOf } from '../kit/WorkingOf';
@@ -29,6 +29,34 @@ const VERDICT_WORDS: Record<Verdict, string> = {
   ask: 'more than usual: look for a pack or a barrel that was not weighed',
   investigate: 'investigate: something was weighed twice, or is missing',
 };
+
+/** What may explain it, found in the entries, each with the way to them. */
+function Reasons({ view: { reasons, unit, shareId } }: { view: BalanceView }) {
+  if (reasons.length === 0) return null;
+  return (
+    <ol className={styles.reasons} aria-label="Likely reasons">
+      {reasons.map(({ words, weight, weighingId, kind }) => (
+        <li key={words}>
+          <b>
+            {formatWeight(Math.round(Math.abs(weight)) as Weight, 1)} {unit}
+          </b>{' '}
+          {words}.{' '}
+          <Link href={`/wrap/${shareId}`}>
+            {kind === 'barrel' || kind === 'tub' || kind === 'packs' ? 'weigh it' : 'weigh again'}
+          </Link>
+          {weighingId && kind !== 'twice' && (
+            <>
+              {' '}
+              <a href={`/api/label/${weighingId}`} target="_blank" rel="noreferrer">
+                its label
+              </a>
+            </>
+          )}
+        </li>
+      ))}
+    </ol>
+  );
+}
 
 /** Where the weight went, and the packs against the sheet. */
 export function ReconcileScreen({ view: first }: { view: BalanceView }) {
@@ -65,6 +93,7 @@ export function ReconcileScreen({ view: first }: { view: BalanceView }) {
               {VERDICT_WORDS[balance.verdict]}
             </span>
           </p>
+          <Reasons view={view} />
           <BridgeTable view={view} />
           {view.voids.length > 0 && (
             <>
