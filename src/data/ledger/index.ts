@@ -1,1 +1,2 @@
 export { balancesOf, reverseTransaction, writeTransaction, type Entry } from './ledger';
+export { bookProblems, trialBalanceAt, type TrialBalance } from './audit';
