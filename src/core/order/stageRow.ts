@@ -4,6 +4,8 @@ import { ZERO_WEIGHT, type Weight } from '../quantity/weight';
 import type { Verdict } from '../reconcile/reconcile';
 import { daysAfter, instant, type Day, type Instant } from '../time/shopTime';
 import type { AnimalId, ShareId } from './animal';
+import { inSentence } from '../quantity/inSentence';
+import { DEVIATION_REASONS } from './deviation';
 import { shareName } from './naming';
 import { brokenPromise } from './promise';
 import { dueOf, reconciliationOf } from './settling';
@@ -103,12 +105,23 @@ export function stageRowOf(file: ShareFile): StageRow {
 
 /** What to ask a household about its wishes, in words; once it has said yes, only what was promised. */
 export function doubtsOf(file: ShareFile): string[] {
-  if (file.start || !file.sheet) return [];
+  if (file.closing || !file.sheet) return [];
+  if (file.start) return otherwiseWords(file);
   if (!file.sheet.approved) {
     return doubtsAmong(openQuestions(file)).map(({ sentence }) => sentence);
   }
   const broken = brokenPromise(file);
   return broken === undefined ? [] : [broken];
+}
+
+/** What was done otherwise on the block, as the counter has to tell it; what they asked for themselves is no news. */
+function otherwiseWords({ deviations }: ShareFile): string[] {
+  return deviations
+    .filter(({ reason }) => reason !== 'called')
+    .map(
+      ({ asked, done, reason }) =>
+        `${asked}: ${inSentence(done)} on the block, ${DEVIATION_REASONS[reason].label}. Tell them, and ask what they would rather.`,
+    );
 }
 
 /** When it is chilled, and by when it should be cut. */

@@ -14,8 +14,9 @@ export type CallDue = {
 };
 
 /**
- * Everybody who has to be called before the block, the most urgent first: no sheet yet, rows open, wishes that are in
- * doubt, a promise that no longer holds, a sheet that they sent.
+ * Everybody who has to be called, the most urgent first: what was done otherwise on the block, which is told at once;
+ * before the block no sheet yet, rows open, wishes that are in doubt, a promise that no longer holds, a sheet that they
+ * sent.
  *
  * @param sent - shares whose household has sent its sheet and was not answered yet
  */
@@ -26,13 +27,22 @@ export function callsDue(
 ): CallDue[] {
   const today = dayIn(day.zone, day.now);
   return rows
-    .filter((row) => isBeforeBlock(row) && (waitsForAnswers(row) || row.doubts > 0 || sent.has(row.shareId)))
+    .filter(
+      (row) =>
+        isOtherwise(row) ||
+        (isBeforeBlock(row) && (waitsForAnswers(row) || row.doubts > 0 || sent.has(row.shareId))),
+    )
     .map((row) => {
-      const answerBy = daysAfter(row.targetDay, -day.sheetDays);
+      const answerBy = row.onBlock ? today : daysAfter(row.targetDay, -day.sheetDays);
       const daysLeft = daysBetween(today, answerBy);
       return { row, answerBy, daysLeft, sent: sent.has(row.shareId) };
     })
     .sort((a, b) => a.daysLeft - b.daysLeft || a.row.number - b.row.number);
+}
+
+/** Something of it was done otherwise on the block: it is being cut, and the household knows nothing of it. */
+function isOtherwise({ onBlock, broken, doubts }: StageRow): boolean {
+  return broken === '' && onBlock && doubts > 0;
 }
 
 function isBeforeBlock({ stage, onBlock, broken }: StageRow): boolean {

@@ -219,6 +219,29 @@ describe('done otherwise than the sheet says', () => {
   });
 });
 
+describe('the counter', () => {
+  it('is to tell it at once, in words to be read out, until somebody has spoken with them', async () => {
+    const due = async () => (await shop.get('callsView', {})).rows.filter((row) => row.shareId === shareId);
+    expect(await due()).toEqual([]);
+    await otherwise({});
+    expect(await due()).toEqual([
+      expect.objectContaining({ why: 'done otherwise on the block', daysLeft: 0 }),
+    ]);
+    const { asks } = await shop.get('callView', { shareId });
+    expect(asks[0]!.words).toMatch(/butt to grind on the block, tough\. Tell them/);
+    const call = { shareId, said: 'Grind is fine' } as const;
+    await shop.get('noteCall', { clientId: randomUUID(), ...call, reached: 'nobody' });
+    expect(await due()).toHaveLength(1);
+    await shop.get('noteCall', { clientId: randomUUID(), ...call, reached: 'spoken' });
+    expect(await due()).toEqual([]);
+  });
+
+  it('has nothing to tell of what the household asked for itself', async () => {
+    await otherwise({ reason: 'called' });
+    expect((await shop.get('callsView', {})).rows.filter((row) => row.shareId === shareId)).toEqual([]);
+  });
+});
+
 describe('the wrap table', () => {
   it('says every size that the sheet asks for, the side where they differ, and what goes to the tub', async () => {
     const answers = {

@@ -11,7 +11,10 @@ import { titleOf } from '@/core/questions/findings';
 import { counted } from '@/core/quantity/counted';
 import { listed } from '@/core/quantity/listed';
 import { success } from '@/core/quantity/result';
-import { callsDue } from '@/core/today/calls';
+import { callsDue, type CallDue } from '@/core/today/calls';
+import { doubtsOf } from '@/core/order/stageRow';
+import { deviationsOfShares } from '@/data/block';
+import type { Database } from '@/data/database';
 import { dayWords, momentWords } from '@/core/time/shopTime';
 import { sendsOfShare, unansweredSends } from '@/data/links';
 import { liveRows, togetherOf } from '@/data/rail';
@@ -49,7 +52,7 @@ export const callsView = defineUseCase<Record<string, never>, Calls>({
     const { zone } = await readShop(db);
     const { hours, sheetDays } = setUp.rules;
     const sent = new Set(await unansweredSends(db));
-    const all = callsDue(await liveRows(db), { now, zone, sheetDays }, sent);
+    const all = await untold(db, callsDue(await liveRows(db), { now, zone, sheetDays }, sent));
     const together = await togetherOf(
       db,
       all.map(({ row }) => row.shareId),
@@ -70,7 +73,8 @@ export const callsView = defineUseCase<Record<string, never>, Calls>({
       const about: string[] = [
         ...(row.hasSheet ? [] : ['no sheet yet']),
         ...(row.hasSheet && row.openQuestions > 0 ? [`${counted(row.openQuestions, 'question')} open`] : []),
-        ...(row.doubts > 0 ? [counted(row.doubts, 'doubt')] : []),
+        ...(row.onBlock ? ['done otherwise on the block'] : []),
+        ...(!row.onBlock && row.doubts > 0 ? [counted(row.doubts, 'doubt')] : []),
         ...(hasSent ? ['they sent it: read it back'] : []),
         ...decidesFor(together.get(row.shareId)!, row.shareId),
       ];
@@ -90,6 +94,20 @@ export const callsView = defineUseCase<Record<string, never>, Calls>({
     return success({ rows, hour: hours.calls });
   },
 });
+
+/** Without those who were spoken to since the last thing was done otherwise for them. */
+async function untold(db: Database, due: readonly CallDue[]): Promise<CallDue[]> {
+  const onBlock = due.filter(({ row }) => row.onBlock).map(({ row }) => row.shareId);
+  const deviations = await deviationsOfShares(db, onBlock);
+  const calls = await callsOfShares(db, onBlock);
+  return due.filter(({ row: { shareId } }) => {
+    const last = deviations.get(shareId)?.at(-1);
+    if (!last) return true;
+    const isTold = (call: (typeof calls)[number]) =>
+      call.shareId === shareId && call.reached === 'spoken' && call.at >= last.at;
+    return !calls.some(isTold);
+  });
+}
 
 function decidesFor([first, ...others]: readonly Share[], shareId: ShareId): string[] {
   if (first!.id !== shareId || others.length === 0) return [];
@@ -129,7 +147,8 @@ export const callView = defineShareView<CallInHand>({
     return {
       contact: share.contact.name,
       asks: [
-        ...(promise === undefined ? [] : [told('What was promised', promise)]),
+        ...(file.start ? doubtsOf(file).map((words) => told('Done otherwise', words)) : []),
+        ...(promise === undefined || file.start ? [] : [told('What was promised', promise)]),
         ...(readBack ? [told('Their sheet', READ_BACK)] : []),
         ...asks,
       ],
