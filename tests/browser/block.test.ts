@@ -147,6 +147,19 @@ describe('the block, by keys alone', () => {
     await iver.until('the same step', async () => (await step()) === here);
   });
 
+  it('goes on without the network: steps are kept, outlive the page, and reach the house when it is back', async () => {
+    const before = Number(await at());
+    await iver.network(false);
+    await iver.keys(SPACE);
+    await iver.keys(SPACE);
+    await iver.sees('2 not sent, safe here');
+    expect(Number(await at())).toBe(before + 2);
+    await iver.network(true);
+    await iver.sees('all saved');
+    await iver.driver.navigate().refresh();
+    await iver.until('the step where it was', async () => Number(await at()) === before + 2);
+  });
+
   it('is stopped once by words for the cutter', async () => {
     await iver.open('/block');
     await iver.click('Jory Penhale', 'a');

@@ -28,7 +28,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
   const next = view.hands[(view.hands.findIndex(({ id }) => id === view.hand) + 1) % view.hands.length];
   useScope('block');
   useKey('block', 'forward', () => void block.forward(), isAtWork && !block.busy);
-  useKey('block', 'back', () => void block.back(), isAtWork);
+  useKey('block', 'back', block.back, isAtWork);
   useKey('block', 'weigh', () => block.toWeigh && void block.weigh(block.toWeigh), isAtWork);
   useKey('block', 'otherwise', () => setOver('otherwise'), isAtWork);
   useKey('block', 'whole', () => setOver('whole'), isAtWork);
@@ -79,7 +79,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
   );
 }
 
-function BlockHeader({ block: { view, saving, hold, acknowledge } }: { block: AtBlock }) {
+function BlockHeader({ block: { view, unsent, away, hold, acknowledge } }: { block: AtBlock }) {
   const { name } = useWho();
   const mine = view.hands.find(({ id }) => id === view.hand)!;
   return (
@@ -92,11 +92,7 @@ function BlockHeader({ block: { view, saving, hold, acknowledge } }: { block: At
         {mine.words}, {view.about}
       </span>
       {view.words !== '' && (
-        <button
-          type="button"
-          className={view.isRead ? styles.wordsRead : styles.words}
-          onClick={() => void acknowledge()}
-        >
+        <button type="button" className={view.isRead ? styles.wordsRead : styles.words} onClick={acknowledge}>
           <b>“{view.words}”</b> {view.readBy.length > 0 && `read, ${view.readBy.join(', ')}`}
         </button>
       )}
@@ -110,8 +106,8 @@ function BlockHeader({ block: { view, saving, hold, acknowledge } }: { block: At
         </span>
       )}
       <span className={styles.who}>{name} cuts</span>
-      <span className={saving ? styles.unsaved : styles.saved} role="status">
-        {saving ? 'saving' : 'all saved'}
+      <span className={unsent > 0 ? styles.unsaved : styles.saved} role="status" data-pending={unsent}>
+        {unsent === 0 ? 'all saved' : away ? `${unsent} not sent, safe here` : 'saving'}
       </span>
     </header>
   );
@@ -123,7 +119,7 @@ function Words({ block: { view, acknowledge } }: { block: AtBlock }) {
     <section className={styles.stopped} aria-label="Read first">
       <h2>Read first</h2>
       <p>{view.words}</p>
-      <button type="button" onClick={() => void acknowledge()}>
+      <button type="button" onClick={acknowledge}>
         Read <kbd>Space</kbd>
       </button>
     </section>
@@ -177,7 +173,7 @@ function Keys({ block, onOver, onNotes }: KeysProps) {
       <button type="button" className={styles.act} disabled={block.busy} onClick={() => void block.forward()}>
         {forward} <kbd>Space</kbd>
       </button>
-      <button type="button" onClick={() => void block.back()} disabled={at === 0}>
+      <button type="button" onClick={block.back} disabled={at === 0}>
         <kbd>⌫</kbd> back
       </button>
       <button type="button" onClick={() => onOver('otherwise')}>

@@ -1,11 +1,17 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { HandId } from '@/core/block/hand';
+import type { ShareId } from '@/core/order/animal';
 import { formatWeight } from '@/core/quantity/weight';
 import type { BlockView, PieceAtBlock, StepAtBlock } from '@/server/block';
 import { useLive } from '../kit/live/useLive';
+import { newClientId } from '../kit/act';
 import { useAsk } from '../kit/useAsk';
+import { useSignal } from '../kit/useSignal';
+import { useWho } from '../kit/Who';
+import type { FloorWrite, Waiting } from '../outbox/outbox';
+import { outbox } from '../outbox/useOutbox';
 import { useNotice } from '../wrap/useNotice';
 import { useScale } from '../wrap/useScale';
 
@@ -15,25 +21,71 @@ function firstOpen(steps: readonly StepAtBlock[]): number {
   return open === -1 ? steps.length - 1 : open;
 }
 
+type Say = ReturnType<typeof useNotice>['say'];
+
+/** What was done at this block and is on its way; what the house would not take is said. */
+function useSent(shareId: ShareId, say: Say, reload: () => Promise<void>) {
+  const who = useWho();
+  const everything = useSignal(outbox.waiting);
+  const away = useSignal(outbox.away);
+  useEffect(
+    () =>
+      outbox.onAnswer(({ name, input }, answer) => {
+        if (name === 'weigh' || input.shareId !== shareId) return false;
+        if (!answer.ok) say('refused', answer.message);
+        void reload();
+        return true;
+      }),
+    [shareId, say, reload],
+  );
+  const pending = everything.filter(
+    ({ name, input, setAside }) => name !== 'weigh' && input.shareId === shareId && setAside === '',
+  );
+  const send = useCallback(
+    (write: FloorWrite) => {
+      outbox.add(write, who);
+      void outbox.flush(who.id);
+    },
+    [who],
+  );
+  return { pending, away, send };
+}
+
+/** The view with what is on its way: it is done for whoever did it. */
+function withSent(view: BlockView, pending: readonly Waiting[]): BlockView {
+  if (pending.length === 0) return view;
+  const marks = new Map<string, boolean>();
+  for (const { name, input } of pending) {
+    if (name === 'markStep' && input.hand === view.hand) marks.set(input.step, input.done);
+  }
+  const steps = view.steps.map((step) => {
+    const done = marks.get(step.id);
+    if (done === undefined) return step;
+    return { ...step, doneAt: done ? step.doneAt || 'now' : '', doneBy: done ? step.doneBy : '' };
+  });
+  const isRead = view.isRead || pending.some(({ name }) => name === 'readNote');
+  return { ...view, steps, isRead };
+}
+
 /** Everything that can be done at the block, and what it shows. */
 export function useBlock(first: BlockView) {
   const [hand, setHand] = useState<HandId>(first.hand);
-  const { value: view, reload } = useLive('blockView', { shareId: first.shareId, hand }, first);
+  const { value: known, reload } = useLive('blockView', { shareId: first.shareId, hand }, first);
+  const { notice, flash, say, clear } = useNotice();
+  const sent = useSent(first.shareId, say, reload);
+  const view = withSent(known, sent.pending);
   const { steps, unit, shareId } = view;
   const [at, setAt] = useState(() => firstOpen(first.steps));
   // Another side, or a row done otherwise, is another break: what is to come is found again.
   const shape = `${view.hand} ${steps.map(({ id }) => id).join(' ')}`;
-  const known = useRef(shape);
+  const seen = useRef(shape);
   useEffect(() => {
-    if (known.current === shape) return;
-    known.current = shape;
+    if (seen.current === shape) return;
+    seen.current = shape;
     setAt(firstOpen(steps));
   }, [shape, steps]);
   const step = steps[Math.min(at, steps.length - 1)]!;
-  const { notice, flash, say, clear } = useNotice();
   const scale = useScale('rail-scale');
-  const mark = useAsk('markStep');
-  const read = useAsk('readNote');
   const weighing = useAsk('weighPiece');
   const odd = useRef('');
   const toWeigh = pieceToWeigh(view, step);
@@ -41,35 +93,31 @@ export function useBlock(first: BlockView) {
   const taken = useRef('');
   const isNewLoad = steady !== undefined && `${steady.scaleId} ${steady.loadId}` !== taken.current;
 
-  async function acknowledge() {
-    const answer = await read.ask({ shareId });
-    if (!answer.ok) return say('refused', answer.message);
+  function acknowledge() {
+    sent.send({ name: 'readNote', input: { clientId: newClientId(), shareId } });
     clear();
   }
 
-  /** The next step is in view at once; what the house says of it comes after. */
+  function mark({ id: step }: StepAtBlock, done: boolean) {
+    const input = { clientId: newClientId(), shareId, hand: view.hand, step, done };
+    sent.send({ name: 'markStep', input });
+  }
+
+  /** The next step is in view at once; what is done goes to the house after it, network or not. */
   async function forward() {
     if (!view.isRead) return acknowledge();
     if (toWeigh && isNewLoad && !(await weigh(toWeigh))) return;
-    if (step.doneAt === '') {
-      setAt(Math.min(at + 1, steps.length - 1));
-      clear();
-      const answer = await mark.ask({ shareId, hand: view.hand, step: step.id, done: true });
-      if (!answer.ok) {
-        setAt(at);
-        say('refused', answer.message);
-      }
-    } else setAt(Math.min(at + 1, steps.length - 1));
+    if (step.doneAt === '') mark(step, true);
+    setAt(Math.min(at + 1, steps.length - 1));
+    clear();
   }
 
-  async function back() {
+  function back() {
     if (at === 0) return;
     const before = steps[at - 1]!;
     setAt(at - 1);
     clear();
-    if (before.doneAt === '') return;
-    const answer = await mark.ask({ shareId, hand: view.hand, step: before.id, done: false });
-    if (!answer.ok) say('refused', answer.message);
+    if (before.doneAt !== '') mark(before, false);
   }
 
   /** @returns whether it was taken */
@@ -104,7 +152,8 @@ export function useBlock(first: BlockView) {
     canWeigh: toWeigh !== undefined && isNewLoad,
     /** A weight is being taken: the next key waits for it. */
     busy: weighing.busy,
-    saving: mark.busy || weighing.busy,
+    unsent: sent.pending.length,
+    away: sent.away,
     notice,
     flash,
     say,

@@ -5,7 +5,14 @@ import { counted } from '@/core/quantity/counted';
 import { useSignal } from '../kit/useSignal';
 import { useWho } from '../kit/Who';
 import styles from './OutboxMark.module.css';
+import type { FloorName } from './outbox';
 import { outbox, useSending } from './useOutbox';
+
+const NOT_TAKEN: Readonly<Record<FloorName, string>> = {
+  weigh: 'A weighing was not taken.',
+  markStep: 'A step at the block was not taken.',
+  readNote: 'That the words were read was not taken.',
+};
 
 /**
  * What of this device has not reached the house: one's own on its way, what waits for somebody else to sign in, and
@@ -23,22 +30,22 @@ export function OutboxMark() {
     <div className={styles.mark} role="status">
       {!kept && (
         <p>
-          <b>This device has no room left to keep weighings.</b> They are sent while this page stays open;
+          <b>This device has no room left to keep what is done.</b> It is sent while this page stays open;
           tell the owner.
         </p>
       )}
       {others.map((name) => (
         <p key={name}>
           <b>
-            Waiting here: {counted(waiting.filter((each) => each.actor.name === name).length, 'weighing')} of{' '}
-            {name}.
+            Waiting here: {counted(waiting.filter((each) => each.actor.name === name).length, 'thing')} that{' '}
+            {name} did.
           </b>{' '}
-          They go to the house when {name} signs in on this device.
+          It goes to the house when {name} signs in on this device.
         </p>
       ))}
-      {aside.map(({ input, setAside }) => (
+      {aside.map(({ name, input, setAside }) => (
         <p key={input.clientId}>
-          <b>A weighing was not taken.</b> {setAside}{' '}
+          <b>{NOT_TAKEN[name]}</b> {setAside}{' '}
           <Button onClick={() => outbox.dismiss(input.clientId)}>I have seen it</Button>
         </p>
       ))}

@@ -37,7 +37,7 @@ class Device implements Store {
 
 function page(device: Device, answers: Record<string, Result<Taken, string>[]>) {
   const sent: string[] = [];
-  const outbox = new Outbox(device, async ({ clientId }) => {
+  const outbox = new Outbox(device, async ({ input: { clientId } }) => {
     sent.push(clientId);
     return answers[clientId]?.shift() ?? taken;
   });
@@ -50,8 +50,8 @@ describe('weighings on their way', () => {
   it('are kept by the device until the house has answered, whichever page sends them', async () => {
     const device = new Device();
     const away = page(device, { a: [failure('offline', 'away')] });
-    away.outbox.add(weighing('a'), sunna);
-    away.outbox.add(weighing('b'), sunna);
+    away.outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
+    away.outbox.add({ name: 'weigh', input: weighing('b') }, sunna);
     await away.outbox.flush('sunna');
     expect([away.sent, away.outbox.away.get()]).toEqual([['a'], true]);
     const later = page(device, {});
@@ -63,8 +63,8 @@ describe('weighings on their way', () => {
   it('are sent by the person who took them, and by nobody else', async () => {
     const device = new Device();
     const { outbox, sent, ids } = page(device, {});
-    outbox.add(weighing('a'), sunna);
-    outbox.add(weighing('b'), tove);
+    outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
+    outbox.add({ name: 'weigh', input: weighing('b') }, tove);
     await outbox.flush('tove');
     expect([sent, ids()]).toEqual([['b'], ['a']]);
   });
@@ -72,8 +72,8 @@ describe('weighings on their way', () => {
   it('one that the house fails at is set aside after three tries and holds up nobody', async () => {
     const broken = () => failure('unexpected', 'Say 1234.');
     const { outbox, sent, ids } = page(new Device(), { a: [broken(), broken(), broken()] });
-    outbox.add(weighing('a'), sunna);
-    outbox.add(weighing('b'), sunna);
+    outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
+    outbox.add({ name: 'weigh', input: weighing('b') }, sunna);
     for (let tries = 0; tries < 4; tries += 1) await outbox.flush('sunna');
     expect(sent).toEqual(['a', 'a', 'a', 'b']);
     expect(outbox.waiting.get()).toMatchObject([{ input: { clientId: 'a' }, setAside: 'Say 1234.' }]);
@@ -86,13 +86,13 @@ describe('weighings on their way', () => {
       a: [failure('closed', 'This order is closed.')],
       b: [failure('closed', 'This order is closed.')],
     });
-    outbox.add(weighing('a'), sunna);
+    outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
     await outbox.flush('sunna');
     expect(outbox.waiting.get()).toMatchObject([{ setAside: 'This order is closed.' }]);
     outbox.dismiss('a');
     const heard: boolean[] = [];
     const stop = outbox.onAnswer((_, answer) => heard.push(answer.ok) > 0);
-    outbox.add(weighing('b'), sunna);
+    outbox.add({ name: 'weigh', input: weighing('b') }, sunna);
     await outbox.flush('sunna');
     stop();
     expect([heard, ids()]).toEqual([[false], []]);
@@ -102,7 +102,7 @@ describe('weighings on their way', () => {
     const device = new Device();
     const { outbox, sent, ids } = page(device, {});
     device.full = true;
-    outbox.add(weighing('a'), sunna);
+    outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
     expect([outbox.kept.get(), ids()]).toEqual([false, ['a']]);
     await outbox.flush('sunna');
     expect([sent, ids()]).toEqual([['a'], []]);
@@ -110,16 +110,35 @@ describe('weighings on their way', () => {
 
   it('a session that ended leaves them waiting', async () => {
     const { outbox, ids } = page(new Device(), { a: [failure('not-signed-in', 'Sign in.')] });
-    outbox.add(weighing('a'), sunna);
+    outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
     await outbox.flush('sunna');
     expect(ids()).toEqual(['a']);
   });
 
   it('one load is on its way once, whatever key is held', () => {
     const { outbox } = page(new Device(), {});
-    outbox.add(weighing('a', 'load 1'), sunna);
+    outbox.add({ name: 'weigh', input: weighing('a', 'load 1') }, sunna);
     expect(isOnItsWay(outbox.waiting.get(), weighing('b', 'load 1'))).toBe(true);
     expect(isOnItsWay(outbox.waiting.get(), weighing('b', 'load 2'))).toBe(false);
+  });
+
+  it('what an earlier version kept are weighings, and are sent as such', async () => {
+    const device = new Device();
+    device.text = JSON.stringify([{ input: weighing('old'), actor: sunna, failures: 0, setAside: '' }]);
+    const { outbox, sent } = page(device, {});
+    expect(outbox.waiting.get()).toMatchObject([{ name: 'weigh' }]);
+    await outbox.flush('sunna');
+    expect(sent).toEqual(['old']);
+  });
+
+  it('steps and weighings go in the order in which they were done', async () => {
+    const { outbox, sent } = page(new Device(), {});
+    const step = { shareId: 's1' as ShareId, hand: 'left', step: 'ham-off', done: true } as const;
+    outbox.add({ name: 'markStep', input: { ...step, clientId: 'a' } }, sunna);
+    outbox.add({ name: 'weigh', input: weighing('b') }, sunna);
+    outbox.add({ name: 'markStep', input: { ...step, clientId: 'c', done: false } }, sunna);
+    await outbox.flush('sunna');
+    expect(sent).toEqual(['a', 'b', 'c']);
   });
 
   it('what is kept but cannot be read is not a reason to stop', () => {

@@ -4,12 +4,23 @@ import { isUnanswered } from '../kit/act';
 import { Signal } from '../kit/signal';
 import type { Who } from '../kit/Who';
 
+/** What the floor writes without waiting for the house. */
+export const FLOOR_WRITES = ['weigh', 'markStep', 'readNote'] as const;
+export type FloorName = (typeof FLOOR_WRITES)[number];
+
 export type WeighInput = InputOf<'weigh'>;
 export type Taken = OutputOf<'weigh'>;
 
-/** A weighing on its way: it is the person's who took it, whoever is signed in when the network comes back. */
-export type Waiting = {
-  readonly input: WeighInput;
+/** Something the floor has done, as it is told to the house. */
+export type FloorWrite = {
+  [Name in FloorName]: { readonly name: Name; readonly input: InputOf<Name> & { readonly clientId: string } };
+}[FloorName];
+
+/** What the house said to it. */
+export type FloorAnswer = Result<{ [Name in FloorName]: OutputOf<Name> }[FloorName], string>;
+
+/** Something on its way: it is the person's who did it, whoever is signed in when the network comes back. */
+export type Waiting = FloorWrite & {
   readonly actor: Pick<Who, 'id' | 'name'>;
   /** How often the house failed at it. */
   readonly failures: number;
@@ -20,14 +31,14 @@ export type Waiting = {
 /** Where the queue is kept; what cannot be kept there stays in memory. */
 export type Store = { read(): string | null; write(text: string): void };
 
-type Send = (input: WeighInput) => Promise<Result<Taken, string>>;
-type Listener = (input: WeighInput, answer: Result<Taken, string>) => boolean;
+type Send = (write: FloorWrite) => Promise<FloorAnswer>;
+type Listener = (write: FloorWrite, answer: FloorAnswer) => boolean;
 
-/** A weighing that the house fails at so often does not hold up those behind it. */
+/** What the house fails at so often does not hold up what is behind it. */
 const MOST_FAILURES = 3;
 
 /**
- * Weighings on their way to the house, one queue for the whole device: written down before they are sent and kept until
+ * What the floor has done, on its way to the house, one queue for the whole device: written down before they are sent and kept until
  * the house has answered, so that neither a reload, a lost network nor another page loses one. Each carries its id, so
  * none is taken twice.
  */
@@ -48,7 +59,9 @@ export class Outbox {
   /** Reads what the device kept, as another page may have changed it. */
   load(): void {
     try {
-      this.waiting.set(JSON.parse(this.store.read() ?? '[]') as Waiting[]);
+      const kept = JSON.parse(this.store.read() ?? '[]') as (Waiting & { name?: FloorName })[];
+      // What an earlier version kept were weighings alone, and it did not say so.
+      this.waiting.set(kept.map((each) => ({ ...each, name: each.name ?? 'weigh' }) as Waiting));
     } catch {
       this.waiting.set([]);
     }
@@ -64,9 +77,9 @@ export class Outbox {
     return () => this.listeners.delete(listener);
   }
 
-  add(input: WeighInput, { id, name }: Who): void {
+  add(write: FloorWrite, { id, name }: Who): void {
     this.reload();
-    this.keep([...this.waiting.get(), { input, actor: { id, name }, failures: 0, setAside: '' }]);
+    this.keep([...this.waiting.get(), { ...write, actor: { id, name }, failures: 0, setAside: '' }]);
   }
 
   /** Somebody has seen why it was set aside; it is not sent any more. */
@@ -80,7 +93,7 @@ export class Outbox {
     if (this.busy) return;
     this.busy = true;
     for (let next = this.nextOf(actorId); next; next = this.nextOf(actorId)) {
-      const answer = await this.send(next.input);
+      const answer = await this.send(next);
       const lost = !answer.ok && (isUnanswered(answer.reason) || answer.reason === 'not-signed-in');
       this.away.set(lost);
       if (lost) break;
@@ -95,7 +108,7 @@ export class Outbox {
     return this.waiting.get().find(({ actor, setAside }) => actor.id === actorId && setAside === '');
   }
 
-  private settle(sent: Waiting, answer: Result<Taken, string>): void {
+  private settle(sent: Waiting, answer: FloorAnswer): void {
     this.reload();
     const others = this.waiting.get().filter((each) => each.input.clientId !== sent.input.clientId);
     const changed = this.after(sent, answer);
@@ -103,13 +116,13 @@ export class Outbox {
     this.keep(changed ? [...others.slice(0, at), changed, ...others.slice(at)] : others);
   }
 
-  /** What is left of a weighing after an answer; undefined when it is done with. */
-  private after(sent: Waiting, answer: Result<Taken, string>): Waiting | undefined {
+  /** What is left of it after an answer; undefined when it is done with. */
+  private after(sent: Waiting, answer: FloorAnswer): Waiting | undefined {
     if (!answer.ok && answer.reason === 'unexpected') {
       const failures = sent.failures + 1;
       return { ...sent, failures, setAside: failures < MOST_FAILURES ? '' : answer.message };
     }
-    const told = [...this.listeners].map((listener) => listener(sent.input, answer)).includes(true);
+    const told = [...this.listeners].map((listener) => listener(sent, answer)).includes(true);
     return answer.ok || told ? undefined : { ...sent, setAside: answer.message };
   }
 
@@ -134,7 +147,8 @@ export function isOnItsWay(waiting: readonly Waiting[], input: WeighInput): bool
   if (!('reading' in input)) return false;
   const { scaleId, loadId } = input.reading;
   return waiting.some(
-    ({ input: other, setAside }) =>
+    ({ name, input: other, setAside }) =>
+      name === 'weigh' &&
       setAside === '' &&
       'reading' in other &&
       other.reading.scaleId === scaleId &&

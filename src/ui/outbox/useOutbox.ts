@@ -5,6 +5,7 @@ import { act } from '../kit/act';
 import { connection } from '../kit/live/hub';
 import { useSignal } from '../kit/useSignal';
 import { useWho } from '../kit/Who';
+import type { InputOf } from '@/server/useCases';
 import { Outbox } from './outbox';
 
 const KEY = 'fractum-weighings';
@@ -12,13 +13,13 @@ const KEY = 'fractum-weighings';
 /** Milliseconds between tries while something waits. */
 const TRY_EVERY_MS = 3000;
 
-/** The device's weighings on their way, one queue for every page. */
+/** What the floor has done on this device and is on its way, one queue for every page. */
 export const outbox = new Outbox(
   {
     read: () => window.localStorage.getItem(KEY),
     write: (text) => window.localStorage.setItem(KEY, text),
   },
-  (input) => act('weigh', input),
+  ({ name, input }) => act(name, input as InputOf<typeof name>),
 );
 
 /** Sends what waits of the person signed in, from whatever page is open, until nothing does. Once on each page. */

@@ -7,7 +7,8 @@ import { act, newClientId } from '../kit/act';
 import { useLive } from '../kit/live/useLive';
 import { useSignal } from '../kit/useSignal';
 import { useWho } from '../kit/Who';
-import { isOnItsWay, type WeighInput } from '../outbox/outbox';
+import type { Result } from '@/core/quantity/result';
+import { isOnItsWay, type Taken, type WeighInput } from '../outbox/outbox';
 import { outbox } from '../outbox/useOutbox';
 import { lastOwn, type Own } from './lastOwn';
 import { isDue, targetsOf } from './targets';
@@ -46,8 +47,9 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
   const taken = useRef<Own[]>([]);
   useEffect(
     () =>
-      outbox.onAnswer((input, answer) => {
-        if (input.shareId !== shareId) return false;
+      outbox.onAnswer(({ name, input }, said) => {
+        if (name !== 'weigh' || input.shareId !== shareId) return false;
+        const answer = said as Result<Taken, string>;
         const isOdd = !answer.ok && answer.reason === 'unusual';
         setOdd(isOdd ? loadKey(input) : '');
         if (answer.ok) {
@@ -59,11 +61,13 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
       }),
     [shareId, unit, say, reload],
   );
-  const pending = everything.filter((each) => each.input.shareId === shareId && each.setAside === '');
+  const pending = everything.flatMap((each) =>
+    each.name === 'weigh' && each.input.shareId === shareId && each.setAside === '' ? [each] : [],
+  );
   const send = useCallback(
     (input: WeighInput) => {
       if (isOnItsWay(outbox.waiting.get(), input)) return;
-      outbox.add(input, who);
+      outbox.add({ name: 'weigh', input }, who);
       void outbox.flush(who.id);
     },
     [who],
