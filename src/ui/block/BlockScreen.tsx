@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { BlockView } from '@/server/block';
 import { useKey, useScope } from '../kit/keys/useKey';
 import { useWho } from '../kit/Who';
+import { TypedWeight } from '../wrap/TypedWeight';
 import { BlockDrawing } from './BlockDrawing';
 import styles from './BlockScreen.module.css';
 import { BlockStart } from './BlockStart';
@@ -16,7 +17,7 @@ import { StepRail } from './StepRail';
 import { useBlock, type AtBlock } from './useBlock';
 import { WholeBreak } from './WholeBreak';
 
-type Over = 'otherwise' | 'whole' | undefined;
+type Over = 'otherwise' | 'whole' | 'typed' | undefined;
 
 /** The block: one step at a time, what is wanted there, what must not be cut, and what is left on the rail. */
 export function BlockScreen({ first }: { first: BlockView }) {
@@ -30,6 +31,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
   useKey('block', 'forward', () => void block.forward(), isAtWork && !block.busy);
   useKey('block', 'back', block.back, isAtWork);
   useKey('block', 'weigh', () => block.toWeigh && void block.weigh(block.toWeigh), isAtWork);
+  useKey('block', 'typed', () => block.toWeigh && setOver('typed'), isAtWork);
   useKey('block', 'otherwise', () => setOver('otherwise'), isAtWork);
   useKey('block', 'whole', () => setOver('whole'), isAtWork);
   useKey('block', 'notes', () => setNotes(!notes), isAtWork);
@@ -60,6 +62,17 @@ export function BlockScreen({ first }: { first: BlockView }) {
           onGo={(index) => {
             block.goTo(index);
             setOver(undefined);
+          }}
+          onClose={() => setOver(undefined)}
+        />
+      )}
+      {over === 'typed' && block.toWeigh && (
+        <TypedWeight
+          title={block.toWeigh.label}
+          unit={view.unit}
+          onTyped={(typed) => {
+            setOver(undefined);
+            void block.weighTyped(block.toWeigh!, typed);
           }}
           onClose={() => setOver(undefined)}
         />

@@ -12,6 +12,8 @@ import { useSignal } from '../kit/useSignal';
 import { useWho } from '../kit/Who';
 import type { FloorWrite, Waiting } from '../outbox/outbox';
 import { outbox } from '../outbox/useOutbox';
+import type { SignedReading } from '@/core/scale/reading';
+import type { Typed } from '../wrap/TypedWeight';
 import { useNotice } from '../wrap/useNotice';
 import { useScale } from '../wrap/useScale';
 
@@ -126,15 +128,26 @@ export function useBlock(first: BlockView) {
       say('refused', scale.away ? 'The rail scale is away: go on, and weigh it later.' : 'Wait for steady.');
       return false;
     }
-    const load = `${steady.scaleId} ${steady.loadId} ${piece.id}`;
-    const input = { shareId, hand: view.hand, piece: piece.id, reading: steady };
-    const answer = await weighing.ask({ ...input, sure: odd.current === load });
-    odd.current = !answer.ok && answer.reason === 'unusual' ? load : '';
+    const load = `${steady.scaleId} ${steady.loadId}`;
+    if (!(await takeWeight(piece, load, { reading: steady }))) return false;
+    taken.current = load;
+    return true;
+  }
+
+  /** What is out of the ordinary is taken at the second time of asking. */
+  async function takeWeight(
+    piece: PieceAtBlock,
+    load: string,
+    weight: { reading: SignedReading } | { typed: Typed },
+  ): Promise<boolean> {
+    const asked = `${load} ${piece.id}`;
+    const input = { shareId, hand: view.hand, piece: piece.id, ...weight };
+    const answer = await weighing.ask({ ...input, sure: odd.current === asked });
+    odd.current = !answer.ok && answer.reason === 'unusual' ? asked : '';
     if (!answer.ok) {
       say('refused', odd.current ? `${answer.message} Again if it is right.` : answer.message);
       return false;
     }
-    taken.current = `${steady.scaleId} ${steady.loadId}`;
     const { net, left } = answer.value;
     say('done', `${piece.label} ${formatWeight(net, 1)} ${unit}; ${formatWeight(left, 1)} left`);
     return true;
@@ -160,6 +173,8 @@ export function useBlock(first: BlockView) {
     forward,
     back,
     weigh,
+    weighTyped: (piece: PieceAtBlock, typed: Typed) =>
+      takeWeight(piece, `typed ${typed.gross} ${typed.tare}`, { typed }),
     acknowledge,
   };
 }

@@ -9,6 +9,7 @@ import { typedDigit } from './byDigits';
 import { NothingMore } from './NothingMore';
 import { ScalePanel } from './ScalePanel';
 import { TargetGrid } from './TargetGrid';
+import { TypedWeight } from './TypedWeight';
 import { useWrapKeys } from './useWrapKeys';
 import { useWrapTable } from './useWrapTable';
 import styles from './WrapScreen.module.css';
@@ -17,12 +18,13 @@ import styles from './WrapScreen.module.css';
 export function WrapScreen({ first }: { first: WrapView }) {
   const table = useWrapTable(first);
   const [asking, setAsking] = useState(false);
+  const [typing, setTyping] = useState(false);
   const typed = useRef('');
   const { view, chosen } = table;
   const { target, inSection } = chosen;
   const askWhy = () => target && 'lineKey' in target.purpose && setAsking(true);
 
-  useWrapKeys(view.started && !asking, {
+  useWrapKeys(view.started && !asking && !typing, {
     digit: (digit) => {
       const { rest, index } = typedDigit(typed.current, digit, inSection.length);
       typed.current = rest;
@@ -36,6 +38,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
     tare: () => void table.tare(),
     pieces: chosen.changePieces,
     nothingMore: askWhy,
+    typed: () => target?.waits === '' && setTyping(true),
   });
 
   if (!view.started) return <BeforeTheBlock view={view} back="/wrap" onStarted={table.reload} />;
@@ -70,6 +73,17 @@ export function WrapScreen({ first }: { first: WrapView }) {
           onNothingMore={askWhy}
         />
       </div>
+      {typing && target && (
+        <TypedWeight
+          title={target.title}
+          unit={view.unit}
+          onTyped={(said) => {
+            setTyping(false);
+            table.takeTyped(said);
+          }}
+          onClose={() => setTyping(false)}
+        />
+      )}
       {asking && target && (
         <NothingMore
           title={target.title}

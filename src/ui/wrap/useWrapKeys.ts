@@ -13,6 +13,7 @@ type Does = {
   tare: () => void;
   pieces: (by: 1 | -1) => void;
   nothingMore: () => void;
+  typed: () => void;
 };
 
 /** The whole flow of the wrap table by keyboard. */
@@ -32,4 +33,5 @@ export function useWrapKeys(enabled: boolean, does: Does): void {
   useKey('wrap', 'more', () => does.pieces(1), enabled);
   useKey('wrap', 'less', () => does.pieces(-1), enabled);
   useKey('wrap', 'nothingMore', does.nothingMore, enabled);
+  useKey('wrap', 'typed', does.typed, enabled);
 }

@@ -12,6 +12,7 @@ import { isOnItsWay, type Taken, type WeighInput } from '../outbox/outbox';
 import { outbox } from '../outbox/useOutbox';
 import { lastOwn, type Own } from './lastOwn';
 import { isDue, targetsOf } from './targets';
+import type { Typed } from './TypedWeight';
 import { useChosenTarget } from './useChosenTarget';
 import { useNotice } from './useNotice';
 import { useScale } from './useScale';
@@ -31,8 +32,16 @@ function counted(input: WeighInput) {
 
 /** Names what lies on the scale and what it is to be taken for. */
 function loadKey(input: WeighInput): string {
-  const load = 'reading' in input ? `${input.reading.scaleId} ${input.reading.loadId}` : input.clientId;
+  const load =
+    'reading' in input
+      ? `${input.reading.scaleId} ${input.reading.loadId}`
+      : `typed ${input.typed.gross} ${input.typed.tare}`;
   return `${load} ${JSON.stringify(input.purpose)}`;
+}
+
+/** How one says that something out of the ordinary is right. */
+function againWords(input: WeighInput): string {
+  return 'reading' in input ? 'Press Enter again if it is right.' : 'Type it again if it is right.';
 }
 
 type Say = ReturnType<typeof useNotice>['say'];
@@ -55,7 +64,7 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
         if (answer.ok) {
           taken.current.push(answer.value);
           say('done', `${answer.value.cut} ${formatWeight(answer.value.net, unit)} ${unit}`);
-        } else say('refused', isOdd ? `${answer.message} Press Enter again if it is right.` : answer.message);
+        } else say('refused', isOdd ? `${answer.message} ${againWords(input)}` : answer.message);
         void reload();
         return true;
       }),
@@ -120,6 +129,16 @@ export function useWrapTable(first: WrapView) {
     chosen.usualPieces();
   }
 
+  /** A weight typed by hand, while the scale is away. */
+  function takeTyped(typed: Typed) {
+    if (!target) return;
+    const { purpose } = target;
+    const pieces = purpose.kind === 'package' ? chosen.pieces : null;
+    const input = { clientId: newClientId(), shareId, purpose, pieces, typed };
+    send({ ...input, sure: loadKey(input) === odd });
+    chosen.usualPieces();
+  }
+
   async function takeBack() {
     if (pending.length > 0) {
       return say('refused', 'The last weight is still on its way. Take it back when it is saved.');
@@ -176,6 +195,7 @@ export function useWrapTable(first: WrapView) {
     },
     acknowledge,
     take,
+    takeTyped,
     takeBack,
     printAgain,
     tare,

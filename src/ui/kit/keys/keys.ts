@@ -112,6 +112,7 @@ export const KEYS = {
     },
     back: { keys: 'backspace,pageup', shown: 'Backspace', does: 'the step before is not done after all' },
     weigh: { keys: 'w', shown: 'W', does: 'take the weight of the piece in hand' },
+    typed: { keys: 'y', shown: 'Y', does: 'type its weight, while the scale is away' },
     otherwise: { keys: 'd', shown: 'D', does: 'done otherwise than the sheet says, and why' },
     whole: { keys: 'b', shown: 'B', does: 'the whole break at a glance' },
     notes: { keys: 't', shown: 'T', does: 'teaching notes on or off' },
@@ -136,6 +137,7 @@ export const KEYS = {
     more: { keys: 'equal,shift+equal,add', shown: '+', does: 'one piece more in this pack', repeats: true },
     less: { keys: 'minus,subtract', shown: '−', does: 'one piece less', repeats: true },
     nothingMore: { keys: 'n', shown: 'N', does: 'nothing more of this is to come, and why' },
+    typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
   },
   book: {
     book: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'book what is typed', inFields: true },
