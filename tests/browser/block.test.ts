@@ -114,6 +114,14 @@ describe('the block, by keys alone', () => {
     await demo.put(0, '/rail');
   });
 
+  it('takes a weight that is typed by hand, and marks it', async () => {
+    await iver.keys('y');
+    await iver.type('[role="dialog"] input', '30.2');
+    await iver.keys(Key.ENTER);
+    await iver.sees('303.6 of 366.2 lb left');
+    await iver.sees('plate, typed');
+  });
+
   it('goes back, and the step is not done after all', async () => {
     const before = await at();
     await iver.keys(Key.BACK_SPACE);

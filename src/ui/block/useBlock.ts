@@ -90,7 +90,7 @@ export function useBlock(first: BlockView) {
   const scale = useScale('rail-scale');
   const weighing = useAsk('weighPiece');
   const odd = useRef('');
-  const toWeigh = pieceToWeigh(view, step);
+  const [toWeigh] = toWeighOf(view, step);
   const steady = scale.reading?.state === 'steady' ? scale.reading : undefined;
   const taken = useRef('');
   const isNewLoad = steady !== undefined && `${steady.scaleId} ${steady.loadId}` !== taken.current;
@@ -108,7 +108,11 @@ export function useBlock(first: BlockView) {
   /** The next step is in view at once; what is done goes to the house after it, network or not. */
   async function forward() {
     if (!view.isRead) return acknowledge();
-    if (toWeigh && isNewLoad && !(await weigh(toWeigh))) return;
+    if (toWeigh && isNewLoad) {
+      const isTaken = await weigh(toWeigh);
+      // Another piece of this step is put on next.
+      if (!isTaken || toWeighOf(view, step).length > 1) return;
+    }
     if (step.doneAt === '') mark(step, true);
     setAt(Math.min(at + 1, steps.length - 1));
     clear();
@@ -179,9 +183,9 @@ export function useBlock(first: BlockView) {
   };
 }
 
-/** The piece that the step leaves alone and that has no weight yet. */
-function pieceToWeigh({ pieces }: BlockView, { weigh }: StepAtBlock): PieceAtBlock | undefined {
-  return pieces.find(({ id, weighed }) => weigh.includes(id) && weighed === null);
+/** The pieces that the step leaves alone and that have no weight yet. */
+function toWeighOf({ pieces }: BlockView, { weigh }: StepAtBlock): PieceAtBlock[] {
+  return pieces.filter(({ id, weighed }) => weigh.includes(id) && weighed === null);
 }
 
 export type AtBlock = ReturnType<typeof useBlock>;
