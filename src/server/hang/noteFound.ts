@@ -5,7 +5,6 @@ import { FOUND_KINDS, type Found, type FoundKind } from '@/core/order/found';
 import type { Animal, Share, Side, SideId } from '@/core/order/animal';
 import { success, type Result } from '@/core/quantity/result';
 import { inUnits, type Weight } from '@/core/quantity/weight';
-import { sidesOfPart } from '@/core/shares/parts';
 import { instant } from '@/core/time/shopTime';
 import { bookedWith, sideById } from '@/data/book';
 import {
@@ -146,6 +145,6 @@ async function weightProblem(house: House, side: Side, { weight }: Input): Promi
 
 function touchAll(house: House, shares: readonly Share[]): void {
   for (const share of shares) {
-    if (!share.cancelled && sidesOfPart(share.part).length > 0) house.touch(share.id);
+    if (!share.cancelled) house.touch(share.id);
   }
 }
