@@ -47,6 +47,16 @@ describe('the break of a share at the block', () => {
     expect((await view()).hands[0]!.done).toBe(0);
   });
 
+  it('stands at the moment it was done, however long it waited for the network; a clock gone wrong is not believed', async () => {
+    const doneAtOf = async (step: string) => (await view()).steps.find(({ id }) => id === step)!.doneAt;
+    await mark('ham-off', { takenAt: '2026-11-24T09:30:00.000Z' });
+    expect(await doneAtOf('ham-off')).toBe('9:30');
+    await mark('scribe', { takenAt: '2026-11-24T17:00:00.000Z' });
+    expect(await doneAtOf('scribe')).toBe('12:00');
+    await mark('line-up', { takenAt: '2026-10-01T09:00:00.000Z' });
+    expect(await doneAtOf('line-up')).toBe('12:00');
+  });
+
   it('front done, hind not, stays: the first step that is to come is found again', async () => {
     const { steps } = await view();
     for (const { id } of steps.slice(0, 3)) await mark(id);

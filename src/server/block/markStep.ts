@@ -5,17 +5,24 @@ import { stepsOf } from '@/core/block/steps';
 import { planOf } from '@/core/order/standing';
 import type { ShareId } from '@/core/order/animal';
 import { success } from '@/core/quantity/result';
-import { instant } from '@/core/time/shopTime';
 import { writeStepMark } from '@/data/block';
 import { noteReadsOf } from '@/data/wrap';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
+import { doneAt, takenAt } from '../house/takenAt';
 import { touchCut } from '../house/shareView';
 import { defineUseCase } from '../house/useCase';
 import { handId, inHand } from './inHand';
 import { besideOf } from './beside';
 
-type Input = { clientId: string; shareId: ShareId; hand: HandId; step: string; done: boolean };
+type Input = {
+  clientId: string;
+  shareId: ShareId;
+  hand: HandId;
+  step: string;
+  done: boolean;
+  takenAt?: string;
+};
 
 /** A step of the break is done, or is not after all. The words for the cutter stop whoever has not read them. */
 export const markStep = defineUseCase<Input, { step: string }>({
@@ -28,6 +35,7 @@ export const markStep = defineUseCase<Input, { step: string }>({
     hand: handId.required(),
     step: Joi.string().max(60).required(),
     done: Joi.boolean().required(),
+    takenAt,
   }),
   subject: ({ shareId, hand, step, done }) => `${shareId} ${hand} ${step} ${done ? 'done' : 'back'}`,
   run: async (house, input) => {
@@ -43,7 +51,7 @@ export const markStep = defineUseCase<Input, { step: string }>({
       planOf(file).instructions === '' || reads.some(({ actorId }) => actorId === house.actor.id);
     if (!isRead) return refuse('words-not-read', `Read first: ${planOf(file).instructions}`);
     const { step, done, clientId: requestId } = input;
-    const by = { at: instant(house.now), actorId: house.actor.id };
+    const by = { at: doneAt(house, input.takenAt), actorId: house.actor.id };
     await writeStepMark(house.db, {
       ...{ id: randomUUID(), clientId: requestId, shareId: file.share.id, hand: hand.id, step, done },
       ...by,

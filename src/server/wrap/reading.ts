@@ -3,6 +3,7 @@ import type { WeighingUnit } from '@/core/quantity/weight';
 import type { SignedReading } from '@/core/scale/reading';
 import { thousandths, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
+import { isBelievable } from '../house/takenAt';
 import type { House } from '../house/useCase';
 
 export const readingSchema = Joi.object({
@@ -26,10 +27,6 @@ export const typedSchema = Joi.object({
   why: words(200).required(),
 });
 
-/** How old a reading may be that waited for the network, and how far two clocks may differ. */
-const LONGEST_WAIT_MS = 14 * 24 * 3_600_000;
-const CLOCKS_DIFFER_MS = 10 * 60_000;
-
 /** Why a reading cannot be taken. What it says is believed only because a scale of the shop has signed it. */
 export function readingProblem(
   house: House,
@@ -40,8 +37,7 @@ export function readingProblem(
   if (!scale.vouches(reading) && !railScale.vouches(reading)) {
     return refuse('not-the-scale', 'This weight does not come from a scale of this shop. Weigh it again.');
   }
-  const age = house.now.getTime() - Date.parse(reading.takenAt);
-  if (age > LONGEST_WAIT_MS || age < -CLOCKS_DIFFER_MS) {
+  if (!isBelievable(house, reading.takenAt)) {
     return refuse(
       'not-the-scale',
       "The scale's clock is wrong, or this weight is weeks old. Weigh it again.",

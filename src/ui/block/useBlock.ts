@@ -101,7 +101,8 @@ export function useBlock(first: BlockView) {
   }
 
   function mark({ id: step }: StepAtBlock, done: boolean) {
-    const input = { clientId: newClientId(), shareId, hand: view.hand, step, done };
+    const takenAt = new Date().toISOString();
+    const input = { clientId: newClientId(), shareId, hand: view.hand, step, done, takenAt };
     sent.send({ name: 'markStep', input });
   }
 
