@@ -1,4 +1,4 @@
-import type { Losses } from '../forecast/types';
+import type { ForecastLine, Losses } from '../forecast/types';
 import { counted } from '../quantity/counted';
 import { formatWeight, sumWeights, type Weight } from '../quantity/weight';
 import type { ShareFile } from './shareFile';
@@ -62,9 +62,12 @@ function show(file: ShareFile, weight: number): string {
 /** Lines with packs that are not there, packs that were typed, and lines that are light for their packs. */
 function lines(file: ShareFile): LikelyReason[] {
   const settled = new Set(file.notes.map(({ lineKey }) => lineKey));
-  return planOf(file).expected.lines.flatMap((line): LikelyReason[] => {
+  // What is ground comes out of the tub: its packs and the tub are the same pounds.
+  const cut = planOf(file).expected.lines.filter(({ kind }) => kind !== 'grind');
+  return cut.flatMap((line): LikelyReason[] => {
     const packs = file.weighings.filter((each) => each.kind === 'package' && each.lineKey === line.key);
-    if (line.cure !== null || line.packs === 0) return [];
+    if (line.packs === 0) return [];
+    if (line.cure !== null) return greenMissing(file, line);
     const perPack = line.packaged / line.packs;
     const missing = line.packs - packs.length;
     const short = line.packaged - sumWeights(packs.map(({ net }) => net));
@@ -74,7 +77,7 @@ function lines(file: ShareFile): LikelyReason[] {
       const words = `${line.cut}, label ${pack.serial}: ${show(file, pack.net)} was typed, about ${show(file, perPack)} is expected`;
       return [{ kind: 'typed', words, weight: off as Weight, weighingId: pack.id, lineKey: line.key }];
     });
-    if (missing > 0 && !settled.has(line.key)) {
+    if (missing > 0 && (packs.length === 0 || !settled.has(line.key))) {
       const words = `${line.cut}: ${counted(missing, 'pack')} of ${line.packs} ${missing === 1 ? 'is' : 'are'} not weighed`;
       return [{ kind: 'packs', words, weight: (missing * perPack) as Weight, lineKey: line.key }, ...typed];
     }
@@ -84,6 +87,15 @@ function lines(file: ShareFile): LikelyReason[] {
     }
     return typed;
   });
+}
+
+/** What goes into a cure leaves the block by its green weight. */
+function greenMissing(file: ShareFile, line: ForecastLine): LikelyReason[] {
+  const isIn = file.weighings.some(({ kind, lineKey }) => kind === 'green' && lineKey === line.key);
+  if (isIn) return [];
+  const green = (line.packaged + line.cureLoss) as Weight;
+  const words = `${line.cut} was not weighed green; about ${show(file, green)} is expected`;
+  return [{ kind: 'packs', words, weight: green, lineKey: line.key }];
 }
 
 function barrels(file: ShareFile): LikelyReason[] {

@@ -24,11 +24,12 @@ afterEach(() => shop.close());
 
 type Skip = {
   readonly barrel?: 'bone' | 'fat';
+  readonly green?: string;
   readonly packs?: { readonly key: string; readonly count: number };
 };
 
 /** Everything weighed as it is expected, except what is left out. */
-async function workedBut({ barrel, packs }: Skip): Promise<void> {
+async function workedBut({ barrel, packs, green }: Skip): Promise<void> {
   const { losses, pool } = planOf(await shop.file(shareId)).expected;
   const take = (purpose: Parameters<TestShop['weighing']>[1], net: number) =>
     shop.get('weigh', { ...shop.weighing(shareId, purpose, Math.round(net)), sure: true });
@@ -39,6 +40,7 @@ async function workedBut({ barrel, packs }: Skip): Promise<void> {
   for (const line of lines) {
     const { key, cure, kind, packaged, cureLoss } = line;
     const from = kind === 'grind' ? ('tub' as const) : ('share' as const);
+    if (cure !== null && green === key) continue;
     if (cure !== null) {
       await take({ kind: 'green', ...(from === 'tub' ? { from } : {}), lineKey: key }, packaged + cureLoss);
       continue;
@@ -84,6 +86,26 @@ describe('what nothing explains', () => {
     const [first] = likelyReasons(await shop.file(shareId));
     expect(first).toMatchObject({ kind: 'light', lineKey: line.key });
     expect(first!.weight).toBeGreaterThan((4 * line.packaged) / line.packs);
+  });
+
+  it('is most likely what went into the cure without its green weight', async () => {
+    const ham = lines.find(({ decision, cure }) => decision === 'ham' && cure !== null)!;
+    await workedBut({ green: ham.key });
+    for (const { key } of lines) {
+      await shop.get('noteLine', {
+        clientId: crypto.randomUUID(),
+        shareId,
+        lineKey: key,
+        note: 'all is done',
+      });
+    }
+    const reasons = likelyReasons(await shop.file(shareId));
+    expect(reasons[0]).toMatchObject({
+      lineKey: ham.key,
+      words: expect.stringMatching(/was not weighed green/),
+    });
+    // Ground packs and their tub are the same pounds.
+    expect(reasons.some(({ lineKey }) => lineKey.startsWith('grind'))).toBe(false);
   });
 
   it('below zero is most likely a load that was taken twice', async () => {
