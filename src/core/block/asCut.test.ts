@@ -90,6 +90,18 @@ describe('a whole animal', () => {
     }
   });
 
+  it('of which one side is ground already still has all of the other to say', () => {
+    const left = cut(job, { hand: 'left', decision: 'ham', doneAs: 'grind', weight: null });
+    const all = gross(left, 'ham');
+    const most = cut(left, {
+      hand: 'right',
+      decision: 'ham',
+      doneAs: OUT,
+      weight: Math.round(all * 0.8) as Weight,
+    });
+    expect(Math.abs(gross(most, 'ham') - all * 0.2)).toBeLessThan(all * 0.1);
+  });
+
   it('with a bruise on one side loses by that side alone', () => {
     const done = cut(job, { hand: 'right', decision: 'ham', doneAs: OUT, weight: null });
     expect(gross(done, 'ham') / gross(job, 'ham')).toBeCloseTo(0.5, 1);

@@ -7,6 +7,7 @@ import { formOf } from '../sheet/houseSheet';
 import { decisionById, decisionsAsked, optionById, whyNotOffered, type Job } from '../sheet/situation';
 import type { Answer, Sheet } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
+import { jobOfSide } from './ofSide';
 import type { Decision } from '../species/types';
 import type { Condition } from '../carcass/condition';
 
@@ -29,8 +30,8 @@ export function asCut(job: Job, done: Done, positions: readonly ('left' | 'right
   const decision = situation.species.decisions.find(({ id }) => id === done.decision);
   const answer = decision && answerOn(sheet, decision.id, side);
   if (!decision || !answer) return failure('not-on-the-sheet', 'That row is not answered on this sheet.');
-  const whole = rowWeight(job, done.decision);
-  const mine = (whole * sides.length) / situation.sides;
+  const ofHit = sides.length === situation.sides ? job : jobOfSide(job, side);
+  const mine = rowWeight(ofHit, done.decision);
   if (done.weight !== null && done.weight > mine) {
     const { unit } = situation;
     return failure(
@@ -41,7 +42,10 @@ export function asCut(job: Job, done: Done, positions: readonly ('left' | 'right
   const part = done.weight === null ? 1 : done.weight / mine;
   if (done.doneAs === OUT) {
     const lost = (part * sides.length) / situation.sides;
-    return success({ ...job, situation: { ...situation, condition: lessening(job, answer, done, lost) } });
+    return success({
+      ...job,
+      situation: { ...situation, condition: lessening(job, answer, { ...done, lost, wanted: part * mine }) },
+    });
   }
   const option = decision.options.find(({ id }) => id === done.doneAs);
   if (!option) return failure('not-on-the-sheet', 'That is no way to cut this row.');
@@ -50,7 +54,7 @@ export function asCut(job: Job, done: Done, positions: readonly ('left' | 'right
   const form = formOf(decision, option.id, situation);
   if (part === 1) return success({ ...job, sheet: answeredOn(job, sides, done.decision, { forms: [form] }) });
   const last = answer.forms.length - 1;
-  const ofLast = formWeight(job, done.decision, last) / whole;
+  const ofLast = formWeight(ofHit, done.decision, last) / mine;
   if (part > ofLast) {
     const message = 'That is more than the last of its ways has. Say that all of the row is done otherwise.';
     return failure('several-ways', message);
@@ -89,8 +93,15 @@ function answeredOn({ sheet, situation }: Job, sides: readonly number[], row: st
     : { ...sheet, secondSide: { ...secondSide, [row]: answer } };
 }
 
+type Lost = Pick<Done, 'decision'> & {
+  /** Share of the row's atoms, 0 to 1. */
+  readonly lost: number;
+  /** What the row has less then. */
+  readonly wanted: number;
+};
+
 /** The carcass less a part of what a row takes; by how much a part of the atoms lessens the row is tried once. */
-function lessening(job: Job, answer: Answer, { decision }: Done, lost: number): Condition {
+function lessening(job: Job, answer: Answer, { decision, lost, wanted }: Lost): Condition {
   const { situation, sheet, coldSides } = job;
   const row = decisionById(situation.species, decision);
   const claimsOf = (each: Decision, { forms }: Answer) =>
@@ -115,5 +126,5 @@ function lessening(job: Job, answer: Answer, { decision }: Done, lost: number): 
   const tried = without(lost);
   const after = rowWeight({ situation: { ...situation, condition: tried }, sheet, coldSides }, decision);
   const gone = before - after;
-  return lost >= 1 || gone <= 0 ? tried : without(Math.min(1, (lost * lost * before) / gone));
+  return lost >= 1 || gone <= 0 ? tried : without(Math.min(1, (lost * wanted) / gone));
 }

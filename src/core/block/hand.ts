@@ -1,11 +1,11 @@
-import type { SidePosition } from '../order/animal';
+import { carcassOfSides } from '../order/carcassOfSides';
 import { partName } from '../order/naming';
 import type { ShareFile } from '../order/shareFile';
-import { coldSides, sheetInForce } from '../order/standing';
-import type { Weight } from '../quantity/weight';
-import { asCutOf } from './asCutOf';
+import { jobOf, sheetInForce } from '../order/standing';
+import { asCutOf, withDeviations } from './asCutOf';
+import { jobOfSide } from './ofSide';
 import { decisionsAsked, optionById, type Job, type Situation } from '../sheet/situation';
-import type { Amount, Answer, Sheet } from '../sheet/types';
+import type { Sheet } from '../sheet/types';
 import { answerOn } from '../sheet/wishes';
 
 export const HAND_IDS = ['left', 'right', 'both'] as const;
@@ -19,18 +19,22 @@ export type Hand = Job & { readonly id: HandId };
 /** What of a share comes to the block one after the other, as it is being cut. */
 export function handsOf(file: ShareFile): Hand[] {
   const { situation, sides, animal } = file;
-  const cut = asCutOf(file);
-  const sheet = sheetInForce(cut);
-  const { weights } = coldSides(file);
   // What is done otherwise does not put a side together again, nor part it.
   const isWhole = sides.length > 1 && (animal.unsplit || wantsBothSides(situation, sheetInForce(file)));
-  if (isWhole) return [{ id: 'both', situation: cut.situation, sheet, coldSides: weights }];
-  return sides.map(({ side }, index) => ({
-    id: side.position satisfies SidePosition,
-    situation: { ...cut.situation, sides: 1 },
-    sheet: sides.length === 1 ? sheet : sheetOfSide(situation, sheet, index === 0 ? 1 : 2),
-    coldSides: [weights[index]!],
-  }));
+  if (isWhole) return [{ id: 'both', ...jobOf(asCutOf(file)) }];
+  return sides.map((_, index) => handOfSide(file, index));
+}
+
+/** One side with what was found on it and done otherwise at it; what is of the other side is none of its. */
+function handOfSide(file: ShareFile, index: number): Hand {
+  const { shop, animal, sides, situation } = file;
+  const hung = sides[index]!;
+  const { position } = hung.side;
+  const job = sides.length === 1 ? jobOf(file) : jobOfSide(jobOf(file), index === 0 ? 1 : 2);
+  const carcass = carcassOfSides(situation.species, { shop, animal, sides: [hung] });
+  const own = file.deviations.filter(({ hand }) => hand === position);
+  const found = { ...job, situation: { ...job.situation, ...carcass } };
+  return { id: position, ...withDeviations(found, own, [position]) };
 }
 
 /** Whether something is wanted that is cut across both sides, so that nobody parts them first. */
@@ -38,29 +42,6 @@ function wantsBothSides(situation: Situation, sheet: Sheet): boolean {
   return decisionsAsked(situation).some((decision) =>
     answerOn(sheet, decision.id, 1)?.forms.some(({ option }) => optionById(decision, option).needsBothSides),
   );
-}
-
-/** The sheet as it holds on one of two sides; what was asked of both together is half of it on each, as near as can be. */
-function sheetOfSide(situation: Situation, sheet: Sheet, side: 1 | 2): Sheet {
-  const answers = decisionsAsked(situation).flatMap(({ id }) => {
-    const answer = answerOn(sheet, id, side);
-    return answer ? [[id, halved(answer)] as const] : [];
-  });
-  return { ...sheet, answers: Object.fromEntries(answers), secondSide: {} };
-}
-
-function halved({ forms }: Answer): Answer {
-  return { forms: forms.map((form) => ({ ...form, amount: halfOf(form.amount) })) };
-}
-
-function halfOf(amount: Amount): Amount {
-  if ((amount.kind === 'packs' || amount.kind === 'pieces') && !amount.eachSide) {
-    return { ...amount, count: Math.max(1, Math.round(amount.count / 2)) };
-  }
-  if (amount.kind === 'weight' && !amount.eachSide) {
-    return { ...amount, weight: Math.round(amount.weight / 2) as Weight };
-  }
-  return amount;
 }
 
 /** `left side`, `left fore quarter`, `both sides`: what is in hand, in words. */

@@ -53,6 +53,12 @@ export function zoneDestination(answered: Answered, zone: string): Destination |
   return decision && decisionDestination(answered, decision);
 }
 
+/** Where every zone of the side map goes under a sheet; null while its main decision is open. */
+export function zoneDestinations(answered: Answered): Record<string, Destination | null> {
+  const zones = Object.keys(answered.species.sideMap.zones);
+  return Object.fromEntries(zones.map((zone) => [zone, zoneDestination(answered, zone) ?? null]));
+}
+
 /**
  * Where most of what a decision is about goes under a sheet; undefined while it is open.
  *

@@ -1,7 +1,6 @@
 import { group } from 'd3-array';
-import { carcassHere } from '@/core/carcass/carcassHere';
-import { conditionWith, type Found } from '@/core/order/found';
-import type { CarcassFacts } from '@/core/carcass/condition';
+import { carcassOfSides } from '@/core/order/carcassOfSides';
+import type { Found } from '@/core/order/found';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import { cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
@@ -9,12 +8,11 @@ import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import { netOf } from '@/core/order/standing';
 import { cutTogether, leadOf } from '@/core/order/together';
 import type { SideWeight, Weighing } from '@/core/order/work';
-import type { Species } from '@/core/species/types';
 import type { Shop } from '@/core/shop/shop';
 import { convertUnits, inUnits } from '@/core/quantity/weight';
 import { quarterOfPart, sidesOfPart, type SharePart } from '@/core/shares/parts';
 import type { Situation } from '@/core/sheet/situation';
-import { daysBetween, dayIn, monthOf } from '@/core/time/shopTime';
+import { monthOf } from '@/core/time/shopTime';
 import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
@@ -227,7 +225,7 @@ function situationOf(
     addOns: animal.addOns,
     tools: rules.tools,
     known: knownOf(shop, animal, sides),
-    ...carcassOf(species, { shop, animal, sides }),
+    ...carcassOfSides(species, { shop, animal, sides }),
   };
 }
 
@@ -239,33 +237,6 @@ function knownOf({ unit }: Shop, { killDate }: Animal, sides: readonly HungSide[
     month: monthOf(killDate),
     ...(weighed.length > 0 ? { sideLb: convertUnits(mean, unit, 'lb') } : {}),
   };
-}
-
-/**
- * The carcass with what was found on it: as long as it really hung once the cold weight says so; until then as long as
- * its species usually does.
- */
-function carcassOf(species: Species, { shop, animal, sides }: Omit<Ground, 'part'>): CarcassFacts {
-  const hung = daysToCold(shop, animal, sides);
-  const condition = { daysHung: hung ?? species.hang.targetDays, ...animal.carcass.condition };
-  const on = sides.map(({ hot, cold, found }) => {
-    const ticket = cold ?? hot;
-    const sideLb = ticket
-      ? convertUnits(inUnits(netOf(ticket)), shop.unit, 'lb')
-      : species.atlas.reference.sideLb;
-    return { sideLb, found };
-  });
-  return {
-    ...carcassHere(species, animal.carcass),
-    condition: conditionWith(species, condition, { unit: shop.unit, sides: on }),
-  };
-}
-
-function daysToCold({ zone }: Shop, { killDate }: Animal, sides: readonly HungSide[]): number | undefined {
-  const weighed = sides.flatMap(({ cold }) => (cold ? [cold.at] : []));
-  if (weighed.length < sides.length || weighed.length === 0) return undefined;
-  const last = weighed.sort().at(-1)!;
-  return Math.max(0, daysBetween(killDate, dayIn(zone, new Date(last))));
 }
 
 /** What the accounts of each share hold: its own, its cures' and its packages'. */

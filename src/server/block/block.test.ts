@@ -107,6 +107,47 @@ describe('the break of a share at the block', () => {
   });
 });
 
+describe('a whole animal', () => {
+  it('has in each hand what was found and done at that side, and nothing of the other', async () => {
+    const sheet = { houseForTheRest: true };
+    const [file] = await shop.book(
+      hogDocument({
+        animal: { ...hogDocument().animal, tag: 'H908' },
+        shares: [{ part: 'whole', owner: { name: 'Edda Wrathall' }, sheet }],
+        weights: { left: { hot: 92.5, cold: 91 }, right: { hot: 92.5, cold: 91 } },
+      }),
+    );
+    shareId = file!.share.id;
+    const right = file!.sides.find(({ side }) => side.position === 'right')!.side.id;
+    const bruise = {
+      kind: 'bruise',
+      decision: 'belly',
+      weight: 3_000,
+      measure: null,
+      note: '',
+      photo: '',
+    } as const;
+    await shop.get('noteFound', { clientId: randomUUID(), sideId: right, ...bruise });
+    await shop.approveAndStart(shareId);
+    await otherwise({ hand: 'left' });
+    const rows = async (hand: 'left' | 'right', row: string) =>
+      (await view(hand)).steps
+        .flatMap(({ off }) => off)
+        .find(({ decision }) => decision === row)!
+        .cuts.reduce((sum, { weight: each }) => sum + each, 0);
+    expect(await rows('left', 'butt')).toBe(0);
+    expect(await rows('right', 'butt')).toBeGreaterThan(weight(5));
+    expect((await rows('left', 'belly')) - (await rows('right', 'belly'))).toBeGreaterThan(weight(1.5));
+  });
+});
+
+describe('who looks on', () => {
+  it('is told so, and is offered nothing that is the cutter’s', async () => {
+    expect((await view()).mayCut).toBe(true);
+    expect((await shop.get('blockView', { shareId }, 'wrapper')).mayCut).toBe(false);
+  });
+});
+
 describe('pieces weighed as they come off', () => {
   it('leave less and less, and never more than there is', async () => {
     const { pieces, left } = await view();

@@ -15,6 +15,7 @@ import { decisionById, whyNotOffered } from '@/core/sheet/situation';
 import { clockIn } from '@/core/time/shopTime';
 import { pieceWeightsOf, stepMarksOf } from '@/data/block';
 import { noteReadsOf } from '@/data/wrap';
+import { roleOf } from '../house/actor';
 import { id } from '../house/fields';
 import { cutFileOf } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
@@ -48,6 +49,8 @@ export type BlockView = {
   readonly about: string;
   readonly unit: WeighingUnit;
   readonly started: boolean;
+  /** Whether the person who looks cuts; others look on. */
+  readonly mayCut: boolean;
   readonly closed: boolean;
   readonly whyNotReady: string;
   readonly chilling: boolean;
@@ -132,7 +135,7 @@ function isOpen({
   return steps.some((step) => !done.has(step.id));
 }
 
-function headOf({ now }: House, file: ShareFile) {
+function headOf({ now, actor }: House, file: ShareFile) {
   const { situation, sheet, sides, start, closing, animal } = file;
   const { species, unit, condition } = situation;
   const flags = condition?.flags ?? [];
@@ -142,6 +145,7 @@ function headOf({ now }: House, file: ShareFile) {
     about: animalWords(file),
     unit,
     started: start !== undefined,
+    mayCut: ['owner', 'cutter'].includes(roleOf(actor)),
     closed: closing !== undefined,
     whyNotReady: !sheet?.approved
       ? 'The sheet is not approved yet.'

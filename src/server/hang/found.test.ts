@@ -124,5 +124,7 @@ describe('a finding on a side', () => {
     expect(await note({ weight: 95_000 })).toMatchObject({ reason: 'more-than-there-is', field: 'weight' });
     const gif = `data:image/jpeg;base64,${Buffer.from('GIF89a').toString('base64')}`;
     expect(await note({ photo: gif })).toMatchObject({ reason: 'invalid', field: 'photo' });
+    const nothing = await note({ photo: 'data:image/jpeg;base64,' });
+    expect(nothing).toMatchObject({ reason: 'invalid', field: 'photo' });
   });
 });

@@ -61,7 +61,7 @@ export const noteFound = defineUseCase<Input, { foundId: string }>({
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
     const jpeg = Buffer.from(input.photo.replace(JPEG, ''), 'base64');
-    if (input.photo !== '' && jpeg.readUInt16BE(0) !== JPEG_MAGIC) {
+    if (input.photo !== '' && !jpeg.subarray(0, JPEG_MAGIC.length).equals(JPEG_MAGIC)) {
       return refuse('invalid', 'That is not a photograph. Take it again.', 'photo');
     }
     const photoId = input.photo === '' ? null : randomUUID();
@@ -75,7 +75,7 @@ export const noteFound = defineUseCase<Input, { foundId: string }>({
   },
 });
 
-const JPEG_MAGIC = 0xffd8;
+const JPEG_MAGIC = Buffer.from([0xff, 0xd8]);
 
 /** A finding was a mistake: it is withdrawn with a reason, and stays in the book. */
 export const withdrawFound = defineUseCase<{ clientId: string; foundId: string; reason: string }, true>({

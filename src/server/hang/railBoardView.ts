@@ -3,7 +3,7 @@ import { isChilling, daysHung, netOf, planOf, sheetInForce, openQuestions } from
 import { shareName } from '@/core/order/naming';
 import type { ShareId, SideId } from '@/core/order/animal';
 import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
-import { zoneDestination } from '@/core/questions/zones';
+import { zoneDestinations } from '@/core/questions/zones';
 import { expectedCold } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
 import { formatWeight } from '@/core/quantity/weight';
@@ -132,8 +132,5 @@ function waitsFor(file: Hanging['file']): string {
 
 function zonesOf(file: Hanging['file']): SideOnPlan['zones'] {
   const { species } = file.situation;
-  const answered = { species, sheet: sheetInForce(file), expected: planOf(file).expected };
-  return Object.fromEntries(
-    Object.keys(species.sideMap.zones).map((zone) => [zone, zoneDestination(answered, zone) ?? null]),
-  );
+  return zoneDestinations({ species, sheet: sheetInForce(file), expected: planOf(file).expected });
 }

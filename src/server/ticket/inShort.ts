@@ -1,4 +1,4 @@
-import { zoneDestination } from '@/core/questions/zones';
+import { zoneDestinations } from '@/core/questions/zones';
 import type { ShareFile } from '@/core/order/shareFile';
 import { planOf, sheetInForce } from '@/core/order/standing';
 import { decisionsAsked } from '@/core/sheet/situation';
@@ -56,11 +56,6 @@ export function sheetInShort(file: ShareFile, open: number): SheetInShort {
     wrap: extrasSummary(species, sheet),
     instructions: sheet.instructions,
     map: species.sideMap,
-    zones: Object.fromEntries(
-      Object.keys(species.sideMap.zones).map((zone) => [
-        zone,
-        zoneDestination({ species, sheet, expected }, zone) ?? null,
-      ]),
-    ),
+    zones: zoneDestinations({ species, sheet, expected }),
   };
 }

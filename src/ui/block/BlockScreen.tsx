@@ -25,7 +25,8 @@ export function BlockScreen({ first }: { first: BlockView }) {
   const { view, step } = block;
   const [over, setOver] = useState<Over>();
   const [notes, setNotes] = useState(true);
-  const isAtWork = view.started && over === undefined && view.steps.length > 0;
+  const isOpen = view.started && over === undefined && view.steps.length > 0;
+  const isAtWork = isOpen && view.mayCut;
   const next = view.hands[(view.hands.findIndex(({ id }) => id === view.hand) + 1) % view.hands.length];
   useScope('block');
   useKey('block', 'forward', () => void block.forward(), isAtWork && !block.busy);
@@ -33,9 +34,9 @@ export function BlockScreen({ first }: { first: BlockView }) {
   useKey('block', 'weigh', () => block.toWeigh && void block.weigh(block.toWeigh), isAtWork);
   useKey('block', 'typed', () => block.toWeigh && setOver('typed'), isAtWork);
   useKey('block', 'otherwise', () => setOver('otherwise'), isAtWork);
-  useKey('block', 'whole', () => setOver('whole'), isAtWork);
-  useKey('block', 'notes', () => setNotes(!notes), isAtWork);
-  useKey('block', 'other', () => next && block.hold(next.id), isAtWork && view.hands.length > 1);
+  useKey('block', 'whole', () => setOver('whole'), isOpen);
+  useKey('block', 'notes', () => setNotes(!notes), isOpen);
+  useKey('block', 'other', () => next && block.hold(next.id), isOpen && view.hands.length > 1);
 
   if (!view.started) return <BlockStart view={view} onStarted={block.reload} />;
   if (!step) return <NoGuide view={view} />;
@@ -118,7 +119,7 @@ function BlockHeader({ block: { view, unsent, away, hold, acknowledge } }: { blo
           ))}
         </span>
       )}
-      <span className={styles.who}>{name} cuts</span>
+      <span className={styles.who}>{view.mayCut ? `${name} cuts` : `${name} looks on`}</span>
       <span className={unsent > 0 ? styles.unsaved : styles.saved} role="status" data-pending={unsent}>
         {unsent === 0 ? 'all saved' : away ? `${unsent} not sent, safe here` : 'saving'}
       </span>
@@ -183,15 +184,24 @@ function Keys({ block, onOver, onNotes }: KeysProps) {
         : 'Done, next';
   return (
     <div className={styles.keys}>
-      <button type="button" className={styles.act} disabled={block.busy} onClick={() => void block.forward()}>
-        {forward} <kbd>Space</kbd>
-      </button>
-      <button type="button" onClick={block.back} disabled={at === 0}>
-        <kbd>⌫</kbd> back
-      </button>
-      <button type="button" onClick={() => onOver('otherwise')}>
-        <kbd>D</kbd> did otherwise
-      </button>
+      {view.mayCut && (
+        <>
+          <button
+            type="button"
+            className={styles.act}
+            disabled={block.busy}
+            onClick={() => void block.forward()}
+          >
+            {forward} <kbd>Space</kbd>
+          </button>
+          <button type="button" onClick={block.back} disabled={at === 0}>
+            <kbd>⌫</kbd> back
+          </button>
+          <button type="button" onClick={() => onOver('otherwise')}>
+            <kbd>D</kbd> did otherwise
+          </button>
+        </>
+      )}
       <button type="button" onClick={() => onOver('whole')}>
         <kbd>B</kbd> whole break
       </button>
