@@ -1,7 +1,6 @@
 import { forecast } from '../forecast/forecast';
 import { OUT, type Deviation } from '../order/deviation';
 import { failure, success, type Result } from '../quantity/result';
-import { inSentence } from '../quantity/inSentence';
 import { formatWeight, sumWeights, type Weight } from '../quantity/weight';
 import { formOf } from '../sheet/houseSheet';
 import { decisionById, decisionsAsked, optionById, whyNotOffered, type Job } from '../sheet/situation';
@@ -36,7 +35,7 @@ export function asCut(job: Job, done: Done, positions: readonly ('left' | 'right
     const { unit } = situation;
     return failure(
       'more-than-there-is',
-      `${inSentence(decision.title)}: about ${formatWeight(Math.round(mine) as Weight, 1)} ${unit} are expected here, not ${formatWeight(done.weight, 1)}.`,
+      `${decision.title}: about ${formatWeight(Math.round(mine) as Weight, 1)} ${unit} are expected here, not ${formatWeight(done.weight, 1)}.`,
     );
   }
   const part = done.weight === null ? 1 : done.weight / mine;

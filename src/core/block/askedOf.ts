@@ -6,7 +6,7 @@ import { decisionById, decisionsAsked, optionById } from '../sheet/situation';
 import { takenOver } from '../sheet/takenOver';
 import { answerOn } from '../sheet/wishes';
 import { asCutOf } from './asCutOf';
-import { formsOf, isAllGround } from './inWords';
+import { besidesName, formsOf, isAllGround } from './inWords';
 
 /** What the sheet asks of a share, as the hands after the block need it. */
 export type Asked = {
@@ -41,7 +41,10 @@ function wordsOf(file: ShareFile, line: ForecastLine): string {
   const answer = answerOn(sheet, decision.id, side);
   const differs = situation.sides === 2 && decision.id in sheet.secondSide;
   const { sizes = [] } = formsOf(decision, answer, situation)[form] ?? {};
-  return [...sizes, ...(differs ? [`${sides[side - 1]!.side.position} side`] : [])].join(', ');
+  return [
+    ...besidesName(sizes, line.cut),
+    ...(differs ? [`${sides[side - 1]!.side.position} side`] : []),
+  ].join(', ');
 }
 
 function groundRows(file: ShareFile): string[] {

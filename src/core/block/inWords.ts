@@ -20,6 +20,11 @@ export function isAllGround(decision: Decision, { forms }: Answer): boolean {
   });
 }
 
+/** Sizes that the name of a cut does not say already. */
+export function besidesName(sizes: readonly string[], cut: string): string[] {
+  return sizes.filter((size) => !cut.toLowerCase().includes(size.toLowerCase()));
+}
+
 /** What goes into a pack is the wrap table's to know. */
 const OF_PACKS = 'in a pack';
 

@@ -141,6 +141,14 @@ describe('a whole animal', () => {
   });
 });
 
+describe('what can be done otherwise', () => {
+  it('is any way of the row, but none that had to be decided before the first cut', async () => {
+    const ham = (await view()).otherWays.find(({ decision }) => decision === 'ham')!;
+    expect(ham.ways.map(({ id }) => id)).toContain('grind');
+    expect(ham.ways.map(({ id }) => id)).not.toContain('pit');
+  });
+});
+
 describe('who looks on', () => {
   it('is told so, and is offered nothing that is the cutter’s', async () => {
     expect((await view()).mayCut).toBe(true);
@@ -312,5 +320,9 @@ describe('the wrap table', () => {
     expect(of('belly')).toMatch(/3\/16 in slice/);
     expect(of('butt')).toMatch(/1\/4 in fat left on/);
     expect(asked.toTub).toContain('ham');
+    // What the name says already is not said again.
+    for (const line of lines.filter(({ cut }) => /cured and smoked/.test(cut))) {
+      expect(asked.ofLine[line.key]).not.toMatch(/cured and smoked/);
+    }
   });
 });

@@ -204,7 +204,10 @@ function waysOf({ situation }: Hand, steps: readonly BlockStep[]): OtherWays[] {
   );
   return [...new Set(mine.map(({ decision }) => decision))].map((row) => {
     const decision = decisionById(situation.species, row);
-    const ways = decision.options.filter((option) => whyNotOffered(option, situation) === undefined);
+    // What has the pieces of other rows was decided before the first cut.
+    const ways = decision.options.filter(
+      (option) => !option.takesOver && whyNotOffered(option, situation) === undefined,
+    );
     return {
       decision: row,
       title: decision.title,

@@ -39,7 +39,7 @@ export function PieceBar({ block }: { block: AtBlock }) {
             style={{ flexGrow: Math.max(piece.expected, of * LEAST_DRAWN) }}
             data-state={stateOf(piece, toWeigh)}
           >
-            <button type="button" tabIndex={-1} onClick={() => void weigh(piece)}>
+            <button type="button" tabIndex={-1} disabled={!view.mayCut} onClick={() => void weigh(piece)}>
               <span>
                 {piece.label}
                 {piece.typed && ', typed'}

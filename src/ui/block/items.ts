@@ -1,3 +1,4 @@
+import { besidesName } from '@/core/block/inWords';
 import type { BlockWish } from '@/core/block/wishes';
 import { inSentence } from '@/core/quantity/inSentence';
 import type { Weight } from '@/core/quantity/weight';
@@ -36,7 +37,7 @@ function itemsOfRow(wish: BlockWish): Item[] {
       key: `${decision} ${cut} ${at}`,
       count: count > 1 ? String(count) : '',
       words: cut,
-      sizes: form.sizes.join(', '),
+      sizes: besidesName(form.sizes, cut).join(', '),
       weight,
     };
   });
