@@ -1,5 +1,5 @@
 export { blockSheetPdf, type BlockPaper } from './blockSheet';
-export { drawLabel } from './label';
+export { drawLabel, labelMeasures } from './label';
 export { blankSheetPdf } from './blankSheet';
 export { confirmationPdf } from './confirmation';
 export { sheetCopyPdf } from './sheetCopy';

@@ -1,7 +1,7 @@
 import fontkit from '@pdf-lib/fontkit';
 import { readFile } from 'node:fs/promises';
-import { join } from 'node:path';
 import { PDFDocument, rgb, type PDFFont, type PDFImage, type PDFPage } from 'pdf-lib';
+import { ALPHABETS, fontFile, type Weight } from './letters';
 
 /** US letter in points, with margins that any printer keeps. */
 export const PAGE = { width: 612, height: 792, margin: 54 } as const;
@@ -24,11 +24,10 @@ type Fonts = { readonly plain: readonly Lettered[]; readonly bold: readonly Lett
 
 export async function fontsOf(pdf: PDFDocument): Promise<Fonts> {
   pdf.registerFontkit(fontkit);
-  const embed = async (weight: number) =>
+  const embed = async (weight: Weight) =>
     Promise.all(
-      ['latin', 'latin-ext'].map(async (letters) => {
-        const file = `archivo-${letters}-${weight}-normal.woff`;
-        const bytes = await readFile(join(process.cwd(), 'node_modules/@fontsource/archivo/files', file));
+      ALPHABETS.map(async (alphabet) => {
+        const bytes = await readFile(fontFile(alphabet, weight));
         const font = await pdf.embedFont(bytes, { subset: true });
         return { font, letters: new Set(font.getCharacterSet()), widths: new Map<string, number>() };
       }),

@@ -13,6 +13,8 @@ import {
 } from './gs1';
 import { itemNumber } from './itemNumber';
 import { keepUntil, labelFor, type LabelFacts } from './label';
+import { layOut, type LabelMeasures } from './layOut';
+import { SMALL_TYPE } from './sizes';
 
 const code: PackageCode = {
   tradeItem: '90614141123455',
@@ -78,6 +80,13 @@ describe('the shop’s number of a cut', () => {
   });
 });
 
+/** Letters that are all half as wide as high, and bars as wide as any. */
+const measures: LabelMeasures = {
+  widthOf: (text, size) => text.length * size * 0.5,
+  lacking: (text) => /[^\u0020-\u024f]/u.exec(text)?.[0] ?? '',
+  modulesOf: (barcode) => barcode.length * 6,
+};
+
 const facts: LabelFacts = {
   shopName: 'Skerry Sound Cut & Wrap',
   establishment: null,
@@ -89,6 +98,7 @@ const facts: LabelFacts = {
   speciesName: 'Hog',
   cut: 'Rib and loin chops, bone-in',
   detail: '1 in, 2 in this pack',
+  agedDays: null,
   net: weight(1.29),
   unit: 'lb',
   packedOn: '2026-11-24',
@@ -101,13 +111,13 @@ const facts: LabelFacts = {
 
 describe('a label', () => {
   it('of custom-exempt meat says that it is not for sale, and whose it is', () => {
-    const label = labelFor(facts);
+    const label = labelFor(facts, measures);
     expect(label).toMatchObject({ ok: true, value: { statusWords: 'NOT FOR SALE', weight: '1.29 lb' } });
     expect(label.ok && label.value.lines).toContain('Owner: Ottilie Brandreth');
   });
 
   it('of inspected meat carries the establishment, pounds and ounces, and safe handling', () => {
-    const label = labelFor({ ...facts, inspection: 'inspected', establishment: '4471' });
+    const label = labelFor({ ...facts, inspection: 'inspected', establishment: '4471' }, measures);
     expect(label).toMatchObject({
       ok: true,
       value: { statusWords: 'INSPECTED', weight: '1.29 lb (1 lb 4 oz)' },
@@ -118,7 +128,7 @@ describe('a label', () => {
   });
 
   it('carries what must be said of the cut', () => {
-    const label = labelFor({ ...facts, words: ['Contains: milk.', 'Raw. Cook before eating.'] });
+    const label = labelFor({ ...facts, words: ['Contains: milk.', 'Raw. Cook before eating.'] }, measures);
     expect(label.ok && label.value.lines).toEqual(
       expect.arrayContaining(['Contains: milk.', 'Raw. Cook before eating.']),
     );
@@ -126,19 +136,19 @@ describe('a label', () => {
 
   it('with more words than fit is refused: an allergen is never left out in silence', () => {
     const words = Array.from({ length: 9 }, (_, at) => `Contains: allergen ${at}.`);
-    expect(labelFor({ ...facts, words })).toMatchObject({ ok: false, reason: 'too-many-words' });
+    expect(labelFor({ ...facts, words }, measures)).toMatchObject({ ok: false, reason: 'too-many-words' });
   });
 
   it('on a smaller roll holds fewer words, and says which roll that is', () => {
     const words = Array.from({ length: 6 }, (_, at) => `Contains: allergen ${at}.`);
-    expect(labelFor({ ...facts, words })).toMatchObject({ ok: true, value: { size: '4x3' } });
-    expect(labelFor({ ...facts, words, size: '4x6' })).toMatchObject({ ok: true });
-    const refused = labelFor({ ...facts, words, size: '4x2' });
+    expect(labelFor({ ...facts, words }, measures)).toMatchObject({ ok: true, value: { size: '4x3' } });
+    expect(labelFor({ ...facts, words, size: '4x6' }, measures)).toMatchObject({ ok: true });
+    const refused = labelFor({ ...facts, words, size: '4x2' }, measures);
     expect(refused).toMatchObject({ reason: 'too-many-words', message: expect.stringContaining('4 × 2 in') });
   });
 
   it('says the date and names the farm as the shop wants it', () => {
-    const label = labelFor({ ...facts, farm: '', dateWords: 'Frozen; best before' });
+    const label = labelFor({ ...facts, farm: '', dateWords: 'Frozen; best before' }, measures);
     expect(label.ok && label.value.lines).toEqual([
       'Hog H112, left half',
       'Owner: Ottilie Brandreth',
@@ -151,7 +161,7 @@ describe('a label', () => {
     ['no-owner', { owner: ' ' }],
     ['no-weight', { net: 0 as Weight }],
   ])('that lacks what it must carry is not printed: %s', (reason, change) => {
-    expect(labelFor({ ...facts, ...change })).toMatchObject({ ok: false, reason });
+    expect(labelFor({ ...facts, ...change }, measures)).toMatchObject({ ok: false, reason });
   });
 });
 
@@ -168,5 +178,59 @@ describe('best by', () => {
   it('falls on the last day of a shorter month', () => {
     expect(keepUntil('2026-11-30', 'vacuum', 'grind')).toBe('2027-02-28');
     expect(keepUntil('2027-11-30', 'vacuum', 'grind')).toBe('2028-02-29');
+  });
+});
+
+describe('a label laid out', () => {
+  const words = fc.stringMatching(/^[A-Z][a-z]{0,12}( [a-z]{1,12}){0,40}$/);
+  const anyLabel = fc.record({
+    cut: fc.stringMatching(/^[A-Z][a-z]{0,12}( [a-z]{1,12}){0,9}$/),
+    shopName: fc.stringMatching(/^[A-Z][a-z]{0,12}( [A-Z][a-z]{1,9}){0,5}$/),
+    words: fc.array(words, { maxLength: 8 }),
+    size: fc.constantFrom('4x3' as const, '4x6' as const, '4x2' as const),
+    lot: fc.stringMatching(/^[A-Z0-9-]{1,20}$/),
+  });
+
+  it('keeps every word whole, on the label, above the code, never under 8 point; or is refused', () => {
+    fc.assert(
+      fc.property(anyLabel, ({ lot, ...change }) => {
+        const made = labelFor({ ...facts, ...change, code: { ...code, lot } }, measures);
+        if (!made.ok) return expect(made.reason).toBe('too-many-words');
+        const laidOut = layOut(made.value, measures);
+        if (!laidOut.ok) throw new Error(laidOut.message);
+        const { texts, code: placed, width, height } = laidOut.value;
+        const said = texts.map(({ text }) => text).join(' ');
+        for (const word of [change.cut, change.shopName, ...change.words].join(' ').split(' '))
+          expect(said).toContain(word);
+        for (const { text, x, y, size, bold } of texts) {
+          expect(size).toBeGreaterThanOrEqual(SMALL_TYPE);
+          expect(x).toBeGreaterThanOrEqual(0);
+          expect(x + measures.widthOf(text, size, bold)).toBeLessThanOrEqual(width);
+          expect(y).toBeLessThanOrEqual(height);
+        }
+        expect(placed.x + placed.width).toBeLessThanOrEqual(width);
+        return undefined;
+      }),
+    );
+  });
+
+  it('has a square of dots where the bars would be wider than the label', () => {
+    const wide = layOut(
+      {
+        shop: 'Skerry',
+        cut: 'Chops',
+        detail: '',
+        weight: '1 lb',
+        lines: [],
+        statusWords: '',
+        barcode: '(01)',
+      },
+      { ...measures, modulesOf: () => 399 },
+    );
+    expect(wide).toMatchObject({ ok: true, value: { code: { kind: 'square' } } });
+  });
+
+  it('is refused where the printer has no such letter', () => {
+    expect(labelFor({ ...facts, owner: 'Ōtani 大谷' }, measures)).toMatchObject({ reason: 'no-such-letter' });
   });
 });

@@ -2,9 +2,9 @@ import { failure, success, type Result } from '../quantity/result';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { MonthsKept } from '../species/types';
 import { monthsAfter } from '../time/shopTime';
-import { folded } from './fold';
 import { humanReadable, type PackageCode } from './gs1';
-import { LABEL_LAYOUTS, type LabelSize } from './sizes';
+import { layOut, type LabelMeasures, type LayoutProblem } from './layOut';
+import type { LabelSize } from './sizes';
 
 /** Under which law an animal was slaughtered and may be handed on. A field of the animal, not of the label. */
 export const INSPECTION_CLASSES = ['custom-exempt', 'inspected'] as const;
@@ -22,6 +22,8 @@ export type LabelFacts = {
   readonly speciesName: string;
   readonly cut: string;
   readonly detail: string;
+  /** Days from the kill to the block; null where they are nothing to speak of. */
+  readonly agedDays: number | null;
   readonly net: Weight;
   readonly unit: WeighingUnit;
   /** `YYYY-MM-DD` */
@@ -48,7 +50,7 @@ export type Label = {
   readonly barcode: string;
 };
 
-export type LabelProblem = 'no-establishment' | 'no-owner' | 'no-weight' | 'too-many-words';
+export type LabelProblem = 'no-establishment' | 'no-owner' | 'no-weight' | LayoutProblem;
 
 /** What a shop says of its labels itself. */
 export type LabelRules = {
@@ -89,11 +91,12 @@ function poundsAndOunces(net: Weight): string {
 }
 
 /**
- * What is printed on a package. A label that lacks what its class must carry is not printed.
+ * What is printed on a package. A label that lacks what its class must carry is not printed, nor one whose words do not fit.
  *
+ * @param measures - of the printer's letters and bars
  * @returns the label, or which required word is missing and where to add it
  */
-export function labelFor(facts: LabelFacts): Result<Label, LabelProblem> {
+export function labelFor(facts: LabelFacts, measures: LabelMeasures): Result<Label, LabelProblem> {
   if (facts.net <= 0) return failure('no-weight', 'A label needs a weight. Weigh the pack again.');
   if (facts.owner.trim() === '') {
     return failure(
@@ -111,22 +114,18 @@ export function labelFor(facts: LabelFacts): Result<Label, LabelProblem> {
     );
   }
   const ounces = inspected && facts.unit === 'lb' ? ` (${poundsAndOunces(facts.net)})` : '';
-  const lines = smallLines(facts);
-  const layout = LABEL_LAYOUTS[facts.size];
-  if (lines.flatMap((line) => folded(line, layout)).length > layout.small.lines) {
-    const message = `The words for ${facts.cut} do not fit on a label of ${layout.words}. Shorten its ingredients or take larger labels; nothing may be left out.`;
-    return failure('too-many-words', message, 'words');
-  }
-  return success({
+  const label: Label = {
     size: facts.size,
     shop: facts.shopName,
     cut: facts.cut,
     detail: facts.detail,
     weight: `${formatWeight(facts.net, facts.unit === 'kg' ? 3 : 2)} ${facts.unit}${ounces}`,
-    lines,
+    lines: smallLines(facts),
     statusWords: inspected ? 'INSPECTED' : 'NOT FOR SALE',
     barcode: humanReadable(facts.code),
-  });
+  };
+  const laidOut = layOut(label, measures);
+  return laidOut.ok ? success(label) : laidOut;
 }
 
 /** The lines under the weight, in the order they are printed. */
@@ -136,7 +135,12 @@ function smallLines(facts: LabelFacts): string[] {
     'Keep frozen. Thaw in the refrigerator. Cook thoroughly. Wash hands and boards.',
   ];
   return [
-    [`${facts.speciesName} ${facts.tag}`, facts.shareLabel, facts.farm]
+    [
+      `${facts.speciesName} ${facts.tag}`,
+      facts.shareLabel,
+      facts.farm,
+      facts.agedDays === null ? '' : `aged ${facts.agedDays} days`,
+    ]
       .filter((said) => said !== '')
       .join(', '),
     `Owner: ${facts.owner}`,

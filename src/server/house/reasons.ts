@@ -62,6 +62,7 @@ export const REASONS = {
   'words-not-read': 409,
   'tare-too-big': 409,
   'too-many-words': 409,
+  'no-such-letter': 409,
   'too-much': 409,
   'tub-empty': 409,
   voided: 409,

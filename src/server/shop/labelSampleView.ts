@@ -17,7 +17,7 @@ import { weight } from '@/core/quantity/weight';
 import type { Shop } from '@/core/shop/shop';
 import { dayIn } from '@/core/time/shopTime';
 import { readShop } from '@/data/setUp';
-import { drawLabel } from '@/papers/label';
+import { drawLabel, labelMeasures } from '@/papers';
 import { defineUseCase } from '../house/useCase';
 
 /** A label as the shop prints them now, and what it makes whose words are too many for one. */
@@ -71,6 +71,7 @@ function sampleOf({ shop, rules, species, today, cut, words }: Sample): Result<L
     speciesName: species,
     cut,
     detail: '',
+    agedDays: null,
     net: weight(1.29),
     unit: shop.unit,
     packedOn: today,
@@ -84,5 +85,5 @@ function sampleOf({ shop, rules, species, today, cut, words }: Sample): Result<L
       serial: '000000',
     },
   };
-  return labelFor(facts);
+  return labelFor(facts, labelMeasures);
 }

@@ -11,11 +11,15 @@ import {
 } from '@/core/label/label';
 import { partWords } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
-import { planOf } from '@/core/order/standing';
+import { daysHung, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
 import { formatInches } from '@/core/quantity/length';
 import type { Result } from '@/core/quantity/result';
 import { dayIn } from '@/core/time/shopTime';
+import { labelMeasures } from '@/papers';
+
+/** Meat that hung for fewer days is not called aged. */
+const FEWEST_AGED = 5;
 
 /** `1 in, 2 in this pack` */
 function detailOf(line: ForecastLine, pieces: number | null): string {
@@ -39,7 +43,8 @@ export function packageLabel(
   const { shop, animal, share, situation } = file;
   const plan = planOf(file);
   const packedOn = dayIn(shop.zone, takenAt);
-  return labelFor({
+  const aged = daysHung(file, takenAt);
+  const facts = {
     shopName: shop.name,
     establishment: shop.establishment,
     inspection: animal.inspection,
@@ -49,6 +54,7 @@ export function packageLabel(
     speciesName: situation.species.name,
     cut: line.cut,
     detail: detailOf(line, weighing.pieces),
+    agedDays: aged < FEWEST_AGED || line.cure !== null ? null : aged,
     net: weighing.net,
     unit: shop.unit,
     packedOn,
@@ -61,5 +67,6 @@ export function packageLabel(
       lot: lotOf(packedOn, animal.tag),
       serial: String(weighing.serial).padStart(6, '0'),
     },
-  });
+  };
+  return labelFor(facts, labelMeasures);
 }
