@@ -9,6 +9,8 @@ import {
   run,
   runApp,
   scaleKeyOf,
+  standInEnv,
+  standInPorts,
 } from './prepare.mjs';
 
 /** `npm run demo [-- --fresh] [-- --unit kg]`: install, build, fill, start. Data is kept from start to start. */
@@ -22,15 +24,14 @@ if (!['', 'lb', 'kg'].includes(values.unit)) {
 
 const port = Number(process.env.PORT ?? 3000);
 const data = resolve(process.env.FRACTUM_DATA ?? `data/demo${values.unit === 'kg' ? '-kg' : ''}`);
-await ensureFree([port, port + 10], 'run demo');
+await ensureFree([port, ...standInPorts(port)], 'run demo');
 if (values.fresh && existsSync(data)) rmSync(data, { recursive: true });
 ensureInstalled();
 ensureBuilt();
 const env = {
   FRACTUM_DATA: data,
   FRACTUM_UNIT: values.unit || 'lb',
-  FRACTUM_SCALE_PORT: String(port + 10),
-  FRACTUM_SCALE_URL: `http://127.0.0.1:${port + 10}`,
+  ...standInEnv(port),
   FRACTUM_SCALE_KEY: scaleKeyOf(data),
   FRACTUM_LOG: process.env.FRACTUM_LOG ?? 'warn',
 };
@@ -38,11 +39,11 @@ run('npx', ['tsx', 'scripts/seed.ts', ensureSeason(env.FRACTUM_UNIT)], env);
 await runApp({
   port,
   env,
-  scale: true,
+  standIns: true,
   say: () =>
     process.stdout.write(
       `\nFractum runs at http://localhost:${port}\n` +
-        `The simulated scale is at http://localhost:${port + 10}\n` +
+        `Its scales, label printer and probe are at http://localhost:${port + 10}\n` +
         `Data is in ${data}; labels are spooled to ${data}/labels. Ctrl C stops it.\n`,
     ),
 });

@@ -130,6 +130,28 @@ export function scaleKeyOf(data) {
   return readFileSync(file, 'utf8');
 }
 
+/** The shop's devices, one after the other from the second port of the stand-ins. */
+const DEVICES = ['FRACTUM_BENCH_SCALE', 'FRACTUM_RAIL_SCALE', 'FRACTUM_PRINTER', 'FRACTUM_PROBE'];
+
+/** Whether the shop has named devices of its own. */
+export function hasOwnDevices() {
+  return DEVICES.some((name) => process.env[name]);
+}
+
+/** Ports that the stand-ins need beside an app: their panels, and each of them. */
+export function standInPorts(port) {
+  return [0, ...DEVICES.map((_, at) => at + 1)].map((at) => port + 10 + at);
+}
+
+/** Where the stand-ins listen, for themselves and for the app. */
+export function standInEnv(port) {
+  const [panels, ...wires] = standInPorts(port);
+  return {
+    FRACTUM_STAND_INS: String(panels),
+    ...Object.fromEntries(DEVICES.map((name, at) => [name, `tcp://127.0.0.1:${wires[at]}`])),
+  };
+}
+
 /** Ends with a word when a port that is needed is taken. */
 export async function ensureFree(ports, command) {
   for (const needed of ports) {
@@ -173,20 +195,20 @@ function keepRunning(command, args, env, onGivenUp) {
 }
 
 /**
- * Runs the app, and the simulated scale where the shop has none of its own, until it is stopped.
+ * Runs the app, and the devices that stand in where the shop has none of its own, until it is stopped.
  *
  * @param env - FRACTUM_DATA and what else the programs need
  * @param say - told when the app answers
  */
-export async function runApp({ port, env, scale, say }) {
+export async function runApp({ port, env, standIns, say }) {
   const programs = [];
   const stop = (code) => {
     for (const program of programs) program.stop();
     process.exitCode = code;
   };
   const serverEnv = { ...env, PORT: String(port), NEXT_TELEMETRY_DISABLED: '1' };
-  if (scale) {
-    programs.push(keepRunning('node', ['--import', 'tsx', 'src/devices/scale/simulator.ts'], env, stop));
+  if (standIns) {
+    programs.push(keepRunning('node', ['--import', 'tsx', 'src/devices/standIns.ts'], env, stop));
   }
   programs.push(keepRunning('node', ['scripts/serve.mjs'], serverEnv, stop));
   process.on('SIGINT', () => stop(0));

@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
-/** The scale of the demo answers this many ports above the app. */
+/** The panels of the demo's devices answer this many ports above the app. */
 const SCALE_OFFSET = 10;
 
 function isFree(port: number): Promise<boolean> {
@@ -102,10 +102,11 @@ export class RunningDemo {
   }
 
   async shake(shaking: boolean): Promise<void> {
-    await this.post('/shake', { shaking });
+    await this.post('/shake', { on: shaking });
   }
 
-  private async post(path: string, body: object): Promise<void> {
+  /** What a hand does at a device: `/printer/jam`, `/unplug`. */
+  async post(path: string, body: object): Promise<void> {
     const response = await fetch(`${this.scaleAddress}${path}`, {
       method: 'POST',
       body: JSON.stringify(body),

@@ -10,11 +10,13 @@ export type ScaleReading = {
   readonly net: number;
   readonly unit: WeighingUnit;
   readonly state: 'steady' | 'moving' | 'overload' | 'empty';
+  /** It lay there before anybody looked: whether it was taken before is not known. */
+  readonly found?: boolean;
 };
 
-/** A reading as it leaves the scale: with its time, and signed, so that nobody on the way can change it. */
+/** A reading as it leaves the shop: with its time, and signed, so that nobody on the way to the table and back can change it. */
 export type SignedReading = ScaleReading & {
-  /** ISO 8601, UTC, by the scale's clock. */
+  /** ISO 8601, UTC, by the shop's clock. */
   readonly takenAt: string;
   readonly signature: string;
 };

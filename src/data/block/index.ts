@@ -1,3 +1,3 @@
 export { deviationsOfShares, writeDeviation } from './deviations';
 export { startsOf, startsWithoutPlan, writeBlockStart, writePlan, type Started } from './starts';
-export { pieceOfLoad, pieceWeightsOf, stepMarksOf, writePieceWeight, writeStepMark } from './work';
+export { isPieceOfLoad, pieceWeightsOf, stepMarksOf, writePieceWeight, writeStepMark } from './work';

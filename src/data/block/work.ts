@@ -1,6 +1,6 @@
-import type { HandId } from '@/core/block/hand';
 import type { BlockStepMark, PieceWeight } from '@/core/block/work';
 import type { ShareId } from '@/core/order/animal';
+import type { ScaleReading } from '@/core/scale/reading';
 import type { Database } from '../database';
 
 export async function writeStepMark(db: Database, mark: BlockStepMark): Promise<void> {
@@ -23,11 +23,16 @@ export async function pieceWeightsOf(db: Database, shareId: ShareId): Promise<Pi
   return rows.map((row) => ({ ...row, counts: Boolean(row.counts) }));
 }
 
-/** What a load of a scale was taken for at the block; undefined where it was not. */
-export async function pieceOfLoad(
+/**
+ * Whether what lies on a scale was taken at the block. Of what was found there when the connection began, it may be the
+ * last that was taken, if it weighs the same.
+ */
+export async function isPieceOfLoad(
   db: Database,
-  scaleId: string,
-  loadId: string,
-): Promise<{ readonly piece: string; readonly hand: HandId } | undefined> {
-  return db('pieceWeights').where({ scaleId, loadId }).first('piece', 'hand');
+  { scaleId, loadId, gross, found }: Pick<ScaleReading, 'scaleId' | 'loadId' | 'gross' | 'found'>,
+): Promise<boolean> {
+  if (await db('pieceWeights').where({ scaleId, loadId }).first('piece')) return true;
+  if (!found) return false;
+  const last = await db('pieceWeights').where({ scaleId }).orderBy('rowid', 'desc').first('gross');
+  return last?.gross === gross;
 }

@@ -2,6 +2,7 @@ export {
   labelBacklog,
   labelJob,
   labelJobsOf,
+  labelsWaiting,
   markPrinted,
   nextWaitingJob,
   noteFailure,

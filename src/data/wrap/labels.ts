@@ -87,6 +87,18 @@ export async function noteFailure(
   await db('labelJobs').where({ id }).update({ problem, setAsideAt }).increment('attempts', 1);
 }
 
+/** How many labels wait for the printer, and what it said when it was tried last; empty while it has said nothing. */
+export async function labelsWaiting(db: Database): Promise<{ waiting: number; trouble: string }> {
+  const [counted] = await db('labelJobs').whereNull('file').whereNull('setAsideAt').count({ all: '*' });
+  const waiting = Number(counted!.all);
+  const tried = await db('labelJobs')
+    .whereNull('file')
+    .whereNull('setAsideAt')
+    .whereNot('problem', '')
+    .first('problem');
+  return { waiting, trouble: tried?.problem ?? '' };
+}
+
 /** How many labels wait for the printer, and how many were set aside. */
 export async function labelBacklog(db: Database): Promise<{ waiting: number; setAside: number }> {
   const [waiting] = await db('labelJobs').whereNull('file').whereNull('setAsideAt').count({ all: '*' });

@@ -1,5 +1,6 @@
 import type { ShareId } from '@/core/order/animal';
 import type { LineNote, VoidedWeighing, Weighing, WeighingId, WeighingVoid } from '@/core/order/work';
+import type { ScaleReading } from '@/core/scale/reading';
 import type { Database } from '../database';
 
 function standing(db: Database) {
@@ -16,13 +17,21 @@ export async function weighingsOfShares(db: Database, shareIds: readonly ShareId
     .select();
 }
 
-/** The standing weighing that took a load of a scale. */
+/** What a scale says of what lies on it, as far as it tells loads apart. */
+export type LoadOnScale = Pick<ScaleReading, 'scaleId' | 'loadId' | 'gross' | 'found'>;
+
+/**
+ * The standing weighing that took what lies on a scale. Of what was found there when the connection began, nobody knows
+ * which load it is: it may be the last that was taken, if it weighs the same.
+ */
 export async function weighingOfLoad(
   db: Database,
-  scaleId: string,
-  loadId: string,
+  { scaleId, loadId, gross, found }: LoadOnScale,
 ): Promise<Weighing | undefined> {
-  return standing(db).where({ scaleId, loadId }).first();
+  const taken: Weighing | undefined = await standing(db).where({ scaleId, loadId }).first();
+  if (taken || !found) return taken;
+  const last: Weighing | undefined = await standing(db).where({ scaleId }).orderBy('serial', 'desc').first();
+  return last?.gross === gross ? last : undefined;
 }
 
 export async function weighingById(db: Database, id: WeighingId): Promise<Weighing | undefined> {

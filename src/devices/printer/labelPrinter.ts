@@ -11,6 +11,14 @@ export class UnprintableLabel extends Error {
   }
 }
 
+/** The printer cannot go on, or cannot be reached; what it says is for whoever stands at the table. */
+export class PrinterAway extends Error {
+  constructor(words: string) {
+    super(words);
+    this.name = 'PrinterAway';
+  }
+}
+
 /** Any label printer that the shop connects. A real driver implements this. */
 export interface LabelPrinter {
   /**

@@ -1,21 +1,21 @@
 import { mkdir, open, rename } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Label } from '@/core/label/label';
-import { drawLabel } from '@/papers/label';
-import { UnprintableLabel, type LabelPrinter } from './labelPrinter';
+import { drawingOf } from './drawingOf';
+import type { LabelPrinter } from './labelPrinter';
 
-/** The simulated label printer: each label becomes a drawing in the spool folder that anyone can open. */
+/** Where there is no printer: each label becomes a drawing in the spool folder that anyone can open. */
 export function spoolPrinter(folder: string): LabelPrinter {
-  return {
-    async print(label, name) {
-      await mkdir(folder, { recursive: true });
-      const file = `${name}.svg`;
-      const unfinished = join(folder, `.${file}.part`);
-      await writeSafely(unfinished, drawing(label));
-      await rename(unfinished, join(folder, file));
-      return file;
-    },
-  };
+  return { print: async (label, name) => spool(folder, name, drawingOf(label)) };
+}
+
+/** Keeps a drawing in a folder. @returns its file; the same name is the same file */
+export async function spool(folder: string, name: string, drawing: string): Promise<string> {
+  await mkdir(folder, { recursive: true });
+  const file = `${name}.svg`;
+  const unfinished = join(folder, `.${file}.part`);
+  await writeSafely(unfinished, drawing);
+  await rename(unfinished, join(folder, file));
+  return file;
 }
 
 /** The label is said to be printed as soon as this returns: it must survive a loss of power. */
@@ -26,13 +26,5 @@ async function writeSafely(path: string, text: string): Promise<void> {
     await file.sync();
   } finally {
     await file.close();
-  }
-}
-
-function drawing(label: Label): string {
-  try {
-    return drawLabel(label);
-  } catch (error) {
-    throw new UnprintableLabel((error as Error).message, label);
   }
 }

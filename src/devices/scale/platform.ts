@@ -1,5 +1,5 @@
 import type { WeighingUnit } from '@/core/quantity/weight';
-import type { ScaleReading } from '@/core/scale/reading';
+import type { SaidWeight, ScaleIdentity } from './scaleWords';
 
 export type ScaleKind = 'bench' | 'rail';
 
@@ -19,7 +19,8 @@ export type Platform = {
   readonly scaleId: string;
   readonly unit: WeighingUnit;
   readonly load: number;
-  readonly loadCount: number;
+  /** What is put on as soon as the platform has been seen empty. */
+  readonly next: number | null;
   readonly tare: number;
   readonly shaking: boolean;
   /** Readings sent since the load last changed. */
@@ -27,7 +28,7 @@ export type Platform = {
 };
 
 export function emptyPlatform(scaleId: string, unit: WeighingUnit, kind: ScaleKind = 'bench'): Platform {
-  return { kind, scaleId, unit, load: 0, loadCount: 0, tare: 0, shaking: false, settled: READINGS_TO_SETTLE };
+  return { kind, scaleId, unit, load: 0, next: null, tare: 0, shaking: false, settled: READINGS_TO_SETTLE };
 }
 
 /**
@@ -36,13 +37,12 @@ export function emptyPlatform(scaleId: string, unit: WeighingUnit, kind: ScaleKi
  * @param load - thousandths, 0 clears the platform
  */
 export function placeLoad(platform: Platform, load: number): Platform {
-  const isNew = load > 0 && load !== platform.load;
-  return { ...platform, load, loadCount: platform.loadCount + (isNew ? 1 : 0), settled: 0 };
+  return { ...platform, load, next: null, settled: 0 };
 }
 
 /** Lifts what lies there and puts the same weight back: another piece that happens to weigh the same. */
 export function placeAgain(platform: Platform, load: number): Platform {
-  return placeLoad({ ...platform, load: 0 }, load);
+  return platform.load === 0 ? placeLoad(platform, load) : { ...placeLoad(platform, 0), next: load };
 }
 
 export function shake(platform: Platform, shaking: boolean): Platform {
@@ -55,29 +55,24 @@ export function takeTare(platform: Platform): Platform | 'not-steady' {
   return { ...platform, tare: rounded(platform, platform.load) };
 }
 
-/** The next reading; `wobble` from -1 to 1 says how far a moving load is off. */
-export function nextReading(
-  platform: Platform,
-  wobble: number,
-): { platform: Platform; reading: ScaleReading } {
+/** Who the simulated scale says it is. */
+export function identityOf({ kind, scaleId, unit }: Platform): ScaleIdentity {
+  return { scaleId, unit, division: DIVISION[kind][unit], capacity: CAPACITY[kind][unit] };
+}
+
+/** What it says next; `wobble` from -1 to 1 says how far a moving load is off. */
+export function nextWeight(platform: Platform, wobble: number): { platform: Platform; said: SaidWeight } {
   const state = stateOf(platform);
   const swing = state === 'moving' ? wobble * Math.max(60, platform.load * 0.04) : 0;
   const gross = Math.max(0, rounded(platform, platform.load + swing));
+  const after = { ...platform, settled: platform.settled + 1 };
   return {
-    platform: { ...platform, settled: platform.settled + 1 },
-    reading: {
-      scaleId: platform.scaleId,
-      loadId: String(platform.loadCount),
-      gross,
-      tare: platform.tare,
-      net: gross - platform.tare,
-      unit: platform.unit,
-      state,
-    },
+    platform: state === 'empty' && platform.next !== null ? placeLoad(platform, platform.next) : after,
+    said: { state, gross, tare: platform.tare },
   };
 }
 
-function stateOf(platform: Platform): ScaleReading['state'] {
+function stateOf(platform: Platform): SaidWeight['state'] {
   if (platform.load > CAPACITY[platform.kind][platform.unit]) return 'overload';
   if (platform.shaking || platform.settled < READINGS_TO_SETTLE) return 'moving';
   return platform.load === 0 ? 'empty' : 'steady';

@@ -8,7 +8,7 @@ import { success, type Result } from '@/core/quantity/result';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
 import type { SignedReading } from '@/core/scale/reading';
 import { instant } from '@/core/time/shopTime';
-import { pieceOfLoad, pieceWeightsOf, writePieceWeight } from '@/data/block';
+import { isPieceOfLoad, pieceWeightsOf, writePieceWeight } from '@/data/block';
 import { clientId, id, sure } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { touchCut } from '../house/shareView';
@@ -110,8 +110,7 @@ async function loadProblem(house: House, { hand }: Piece, input: Input): Promise
   const { reading } = input;
   const problem = readingProblem(house, reading, hand.situation.unit);
   if (problem) return problem;
-  const taken = await pieceOfLoad(house.db, reading.scaleId, reading.loadId);
-  if (!taken) return undefined;
+  if (!(await isPieceOfLoad(house.db, reading))) return undefined;
   return refuse('already-taken', 'This weight was taken already. Lift it off, then put the next one on.');
 }
 

@@ -2,8 +2,11 @@ import { join } from 'node:path';
 import { dataFolder } from '@/data/database';
 import type { LabelPrinter } from '@/devices/printer/labelPrinter';
 import { spoolPrinter } from '@/devices/printer/spoolPrinter';
-import { httpScale } from '@/devices/scale/httpScale';
+import { tcpPrinter } from '@/devices/printer/tcpPrinter';
+import { tcpProbe, type Probe } from '@/devices/probe/probe';
 import type { Scale } from '@/devices/scale/scale';
+import { TcpScale } from '@/devices/scale/tcpScale';
+import { deviceAddress } from '@/devices/wire/address';
 
 export type Devices = {
   /** The bench scale of the wrap table. */
@@ -11,6 +14,7 @@ export type Devices = {
   /** The scale of the rail and the block. */
   readonly railScale: Scale;
   readonly printer: LabelPrinter;
+  readonly probe: Probe;
 };
 
 /** Where printed labels can be looked at. */
@@ -18,22 +22,26 @@ export function spoolFolder(): string {
   return join(dataFolder(), 'labels');
 }
 
-/** Where the bench scale answers, and where its panel is; FRACTUM_SCALE_URL. */
-function scaleAddress(): string {
-  return process.env.FRACTUM_SCALE_URL ?? 'http://127.0.0.1:4010';
-}
+/** Where nothing is connected: it does not answer. */
+const NOWHERE = 'tcp://127.0.0.1:1';
 
-/** Where the rail scale answers; beside the bench scale unless FRACTUM_RAIL_SCALE_URL says where. */
-function railScaleAddress(): string {
-  return process.env.FRACTUM_RAIL_SCALE_URL ?? `${scaleAddress()}/rail`;
-}
+const holder = globalThis as { fractumDevices?: Devices };
 
-/** The shop's devices; FRACTUM_SCALE_KEY is shared with the scale. */
+/** The shop's devices, one wire to each for the whole process; FRACTUM_SCALE_KEY signs what was heard from scales. */
 export function devices(): Devices {
-  const key = process.env.FRACTUM_SCALE_KEY ?? '';
+  holder.fractumDevices ??= connected(process.env);
+  return holder.fractumDevices;
+}
+
+function connected(env: NodeJS.ProcessEnv): Devices {
+  const { FRACTUM_BENCH_SCALE, FRACTUM_RAIL_SCALE, FRACTUM_PRINTER, FRACTUM_PROBE } = env;
+  const key = env.FRACTUM_SCALE_KEY ?? '';
+  const scale = new TcpScale(deviceAddress(FRACTUM_BENCH_SCALE ?? NOWHERE), key);
   return {
-    scale: httpScale(scaleAddress(), key),
-    railScale: httpScale(railScaleAddress(), key),
-    printer: spoolPrinter(spoolFolder()),
+    scale,
+    // A shop with one scale uses it for both.
+    railScale: FRACTUM_RAIL_SCALE ? new TcpScale(deviceAddress(FRACTUM_RAIL_SCALE), key) : scale,
+    printer: FRACTUM_PRINTER ? tcpPrinter(deviceAddress(FRACTUM_PRINTER)) : spoolPrinter(spoolFolder()),
+    probe: tcpProbe(deviceAddress(FRACTUM_PROBE ?? NOWHERE)),
   };
 }

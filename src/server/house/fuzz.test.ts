@@ -216,6 +216,7 @@ describe('whatever is asked', () => {
       wrapView: { shareId },
       labelView: { weighingId: pack.id, copy: 1 },
       scaleView: {},
+      printerView: {},
       eventsView: {},
       todayView: {},
       ticketView: { shareId },

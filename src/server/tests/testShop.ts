@@ -14,7 +14,8 @@ import { SetUps } from '@/data/setUp';
 import type { Role } from '@/data/people';
 import { readShareFiles, stageRowsOf } from '@/data/rail';
 import { freshDatabase } from '@/data/tests/freshDatabase';
-import { UnprintableLabel } from '@/devices/printer/labelPrinter';
+import { PrinterAway, UnprintableLabel } from '@/devices/printer/labelPrinter';
+import type { ProbeReading } from '@/devices/probe/probe';
 import { isGenuine, signReading } from '@/devices/scale/signature';
 import type { DemoUser } from '../demo/people';
 import { setUpDemoShop } from '../demo/setUpDemo';
@@ -62,6 +63,7 @@ export class TestShop {
   readonly setUps = new SetUps(catalogue);
   readonly files = new ShareFiles(this.setUps);
   printerAway = false;
+  probeReads: ProbeReading = { probeId: 'probe', tenths: 380, scale: 'F', steady: true };
   /** Cuts whose labels the printer will never print. */
   readonly unprintable = new Set<string>();
   now = NOON;
@@ -84,11 +86,12 @@ export class TestShop {
   readonly devices = {
     scale: testScale(),
     railScale: testScale(),
+    probe: { read: async (): Promise<ProbeReading> => this.probeReads },
     printer: {
       print: async (label: Label, name: string) => {
         // A printer takes its time; whoever prints at once as well would be seen.
         await new Promise((done) => setImmediate(done));
-        if (this.printerAway) throw new Error('out of paper');
+        if (this.printerAway) throw new PrinterAway('out of paper');
         if (this.unprintable.has(label.cut)) throw new UnprintableLabel('no bars', label);
         this.printed.push({ name, label });
         return `${name}.svg`;

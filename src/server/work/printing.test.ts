@@ -39,6 +39,23 @@ describe('the printing worker', () => {
     expect(await table.shop.db('labelJobs').max('attempts as most')).toEqual([{ most: 1 }]);
   });
 
+  it('tells the tables what hinders the printer, once, and when it goes on', async () => {
+    const told: string[] = [];
+    const end = table.shop.events.subscribe(({ asked }) => asked === 'printing' && told.push(asked));
+    table.shop.printerAway = true;
+    await table.weigh(CHOPS, 1290);
+    await table.weigh(CHOPS, 1310);
+    for (let clock = 0; clock < 4; clock += 1) await table.shop.print();
+    expect(await table.shop.get('printerView', {})).toEqual({ waiting: 2, trouble: 'out of paper' });
+    expect(told).toHaveLength(1);
+    table.shop.printerAway = false;
+    await table.shop.print();
+    end();
+    expect(await table.shop.get('printerView', {})).toEqual({ waiting: 0, trouble: '' });
+    expect(told).toHaveLength(2);
+    expect(await table.shop.db('labelJobs').whereNotNull('setAsideAt')).toEqual([]);
+  });
+
   it('does not give up labels because the printer is away for long', async () => {
     table.shop.printerAway = true;
     await table.weigh(CHOPS, 1290);

@@ -1,5 +1,5 @@
 import { markPrinted, nextWaitingJob, noteFailure, type WaitingJob } from '@/data/wrap';
-import { UnprintableLabel } from '@/devices/printer/labelPrinter';
+import { PrinterAway, UnprintableLabel } from '@/devices/printer/labelPrinter';
 import { log } from '../house/log';
 import type { Surroundings } from '../house/surroundings';
 
@@ -13,6 +13,8 @@ const TRIES_BESIDE_OTHERS = 3;
 export class Printing {
   private running: Promise<void> | undefined;
   private wokenAgain = false;
+  /** What the printer could not do when it was last tried; whoever stands at a table is told once. */
+  private trouble = '';
 
   /** @param around - asked for anew each time, so that the clock goes on */
   constructor(private readonly around: () => Surroundings) {}
@@ -42,25 +44,37 @@ export class Printing {
       const job = await nextWaitingJob(db, [...tried]);
       if (!job) return;
       tried.add(job.id);
-      if (await this.print(job, printed > 0)) printed += 1;
-      else if (printed === 0) return;
+      const outcome = await this.print(job, printed > 0);
+      if (outcome === 'done') printed += 1;
+      if (outcome === 'away' || (outcome === 'failed' && printed === 0)) return;
     }
   }
 
-  private async print(job: WaitingJob, othersPrinted: boolean): Promise<boolean> {
+  private async print(job: WaitingJob, othersPrinted: boolean): Promise<'done' | 'failed' | 'away'> {
     const { db, devices, now } = this.around();
     try {
       const copy = job.copy === 1 ? '' : `-copy${job.copy}`;
       const file = await devices.printer.print(job.label, `${job.weighingId}${copy}`);
       await markPrinted(db, job.id, file);
-      return true;
+      this.tell('');
+      return 'done';
     } catch (error) {
       const problem = error instanceof Error ? error.message : String(error);
+      const isAway = error instanceof PrinterAway;
       const isPoison =
-        error instanceof UnprintableLabel || (othersPrinted && job.attempts + 1 >= TRIES_BESIDE_OTHERS);
+        error instanceof UnprintableLabel ||
+        (!isAway && othersPrinted && job.attempts + 1 >= TRIES_BESIDE_OTHERS);
       log().error({ error, job: job.id, setAside: isPoison }, 'label not printed');
       await noteFailure(db, job, { problem, setAsideAt: isPoison ? now.toISOString() : null });
-      return isPoison;
+      this.tell(isPoison ? '' : problem);
+      if (isPoison) return 'done';
+      return isAway ? 'away' : 'failed';
     }
+  }
+
+  private tell(trouble: string): void {
+    if (trouble === this.trouble) return;
+    this.trouble = trouble;
+    this.around().events.publish({ asked: 'printing', shares: [] });
   }
 }

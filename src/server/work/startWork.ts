@@ -4,7 +4,7 @@ import { usualSurroundings } from '../house/surroundings';
 import { Printing } from './printing';
 
 /** A printer that was away is tried again this often. */
-const PRINT_EVERY_MS = 15_000;
+const PRINT_EVERY_MS = 5_000;
 const TIDY_EVERY_MS = 3_600_000;
 /** Tries to sign in are kept a day, so that the owner can be told of them. */
 const ATTEMPTS_KEPT_MS = 24 * 3_600_000;

@@ -2,12 +2,14 @@ import { labelView } from './labelView';
 import { noteLine } from './noteLine';
 import { reprintLabel } from './reprintLabel';
 import { readNote } from './readNote';
+import { printerView } from './printerView';
 import { scaleView } from './scaleView';
 import { tareScale } from './tareScale';
 import { voidWeighing } from './voidWeighing';
 import { weigh } from './weigh';
 import { wrapView } from './wrapView';
 
+export type { PrinterView } from './printerView';
 export type { Taken } from './weigh';
 export type { ListedWeighing, WrapView } from './wrapView';
 
@@ -21,4 +23,5 @@ export const wrap = {
   labelView,
   readNote,
   scaleView,
+  printerView,
 } as const;

@@ -14,6 +14,7 @@ export const readingSchema = Joi.object({
   net: Joi.number().integer().required(),
   unit: Joi.valid('lb', 'kg').required(),
   state: Joi.valid('steady', 'moving', 'overload', 'empty').required(),
+  found: Joi.valid(true),
   takenAt: Joi.string().isoDate().required(),
   signature: Joi.string().max(100).required(),
 });

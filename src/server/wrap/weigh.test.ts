@@ -67,6 +67,21 @@ describe('a pack', () => {
   });
 });
 
+describe('what lay on the scale when the connection began', () => {
+  it('may have been taken already, if it weighs the same', async () => {
+    await table.weigh(CHOPS, 1290);
+    const weighing = (net: number) => {
+      const reading = table.shop.reading(net, { loadId: `restarted-${net}`, found: true });
+      return { ...table.input(CHOPS, net), reading };
+    };
+    expect(await table.shop.ask('weigh', weighing(1290))).toMatchObject({
+      reason: 'already-taken',
+      message: expect.stringContaining('Lift it off'),
+    });
+    expect(await table.shop.ask('weigh', weighing(1350))).toMatchObject({ ok: true });
+  });
+});
+
 describe('two stations on one share', () => {
   const ask = (input: InputOf<'weigh'>) =>
     passDoorway(

@@ -97,7 +97,7 @@ async function loadProblem(
   }
   const problem = readingProblem(house, input.reading, shop.unit);
   if (problem) return problem;
-  const taken = await weighingOfLoad(house.db, input.reading.scaleId, input.reading.loadId);
+  const taken = await weighingOfLoad(house.db, input.reading);
   return (
     taken &&
     refuse('already-taken', `This weight was taken as ${taken.cut}. Lift it off, then put the next one on.`)

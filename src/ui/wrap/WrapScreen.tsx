@@ -2,8 +2,10 @@
 
 import Link from 'next/link';
 import { useRef, useState } from 'react';
+import { counted } from '@/core/quantity/counted';
 import { formatWeight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
+import { useLiveChosen } from '../kit/live/useLive';
 import { BeforeTheBlock } from './BeforeTheBlock';
 import { typedDigit } from './byDigits';
 import { NothingMore } from './NothingMore';
@@ -51,6 +53,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
         read={table.read}
         onRead={table.acknowledge}
       />
+      <PrinterTrouble />
       <div className={styles.columns}>
         <TargetGrid
           targets={table.targets}
@@ -95,6 +98,17 @@ export function WrapScreen({ first }: { first: WrapView }) {
         />
       )}
     </main>
+  );
+}
+
+/** What hinders the label printer, for as long as it does: packs are taken all the same, and their labels wait. */
+function PrinterTrouble() {
+  const { value: printer } = useLiveChosen('printerView', {});
+  if (!printer || printer.trouble === '') return null;
+  return (
+    <p className={styles.trouble} role="alert">
+      {printer.trouble} Waiting: {counted(printer.waiting, 'label')}.
+    </p>
   );
 }
 
