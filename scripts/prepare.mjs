@@ -58,6 +58,13 @@ export function ensureBuilt() {
   const hash = hashOf(BUILT_FROM);
   if (stampSays(BUILD_STAMP, hash)) return;
   process.stdout.write('Building the app\n');
+  const worker = [
+    'src/ui/offline/floorWorker.ts',
+    '--bundle',
+    '--minify',
+    '--outfile=public/floor-worker.js',
+  ];
+  run('npx', ['esbuild', ...worker, '--define:process.env.NODE_ENV="production"', '--log-level=warning']);
   run('npx', ['next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' });
   mkdirSync('.next', { recursive: true });
   writeFileSync(BUILD_STAMP, hash);

@@ -21,6 +21,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     <html lang="en">
       <head>
         <style>{tokenStyles()}</style>
+        <meta name="fractum-read" content={new Date().toISOString()} />
       </head>
       <body>
         <AntdRegistry>

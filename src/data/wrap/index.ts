@@ -17,6 +17,7 @@ export {
   lineNotesOfShares,
   nextSerial,
   voidsOfShare,
+  weighingAskedAs,
   weighingById,
   weighingOfLoad,
   weighingsOfShares,

@@ -47,6 +47,16 @@ export async function printedOfShare(db: Database, shareId: ShareId): Promise<Re
   return new Set(rows.map((row) => row.weighingId));
 }
 
+/** Labels that are to be printed: not those of packs taken back, nor those set aside. */
+function waitingJobs(db: Database) {
+  return db('labelJobs')
+    .whereNull('file')
+    .whereNull('setAsideAt')
+    .whereNotExists(
+      db('weighingVoids').select(db.raw('1')).whereRaw('weighingVoids.weighingId = labelJobs.weighingId'),
+    );
+}
+
 /**
  * The label to print next: of those that failed least, the one that has waited longest. Labels of packs taken back, and
  * those set aside, wait for nothing.
@@ -57,13 +67,8 @@ export async function nextWaitingJob(
   db: Database,
   except: readonly string[],
 ): Promise<WaitingJob | undefined> {
-  const row = await db('labelJobs')
-    .whereNull('file')
-    .whereNull('setAsideAt')
+  const row = await waitingJobs(db)
     .whereNotIn('id', [...except])
-    .whereNotExists(
-      db('weighingVoids').select(db.raw('1')).whereRaw('weighingVoids.weighingId = labelJobs.weighingId'),
-    )
     .orderBy(['attempts', 'at'])
     .orderBy('rowid')
     .first();
@@ -89,19 +94,15 @@ export async function noteFailure(
 
 /** How many labels wait for the printer, and what it said when it was tried last; empty while it has said nothing. */
 export async function labelsWaiting(db: Database): Promise<{ waiting: number; trouble: string }> {
-  const [counted] = await db('labelJobs').whereNull('file').whereNull('setAsideAt').count({ all: '*' });
+  const [counted] = await waitingJobs(db).count({ all: '*' });
   const waiting = Number(counted!.all);
-  const tried = await db('labelJobs')
-    .whereNull('file')
-    .whereNull('setAsideAt')
-    .whereNot('problem', '')
-    .first('problem');
+  const tried = await waitingJobs(db).whereNot('problem', '').first('problem');
   return { waiting, trouble: tried?.problem ?? '' };
 }
 
 /** How many labels wait for the printer, and how many were set aside. */
 export async function labelBacklog(db: Database): Promise<{ waiting: number; setAside: number }> {
-  const [waiting] = await db('labelJobs').whereNull('file').whereNull('setAsideAt').count({ all: '*' });
+  const [waiting] = await waitingJobs(db).count({ all: '*' });
   const [setAside] = await db('labelJobs').whereNotNull('setAsideAt').whereNull('file').count({ all: '*' });
   return { waiting: Number(waiting!.all), setAside: Number(setAside!.all) };
 }

@@ -38,6 +38,11 @@ export async function weighingById(db: Database, id: WeighingId): Promise<Weighi
   return db('weighings').where({ id }).first();
 }
 
+/** The weighing that was asked for with an id of the client. */
+export async function weighingAskedAs(db: Database, clientId: string): Promise<Weighing | undefined> {
+  return db('weighings').where({ clientId }).first();
+}
+
 /** The serial number of the next weighing. Read and used inside one transaction. */
 export async function nextSerial(db: Database): Promise<number> {
   const row = await db('weighings').max('serial as last').first();

@@ -12,7 +12,7 @@ import { isChilling, planOf } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { decisionById, whyNotOffered } from '@/core/sheet/situation';
-import { clockIn } from '@/core/time/shopTime';
+import { clockIn, instant } from '@/core/time/shopTime';
 import { pieceWeightsOf, stepMarksOf } from '@/data/block';
 import { noteReadsOf } from '@/data/wrap';
 import { roleOf } from '../house/actor';
@@ -44,6 +44,8 @@ export type HandAtBlock = {
 };
 
 export type BlockView = {
+  /** ISO 8601, UTC. */
+  readonly readAt: string;
   readonly shareId: ShareId;
   readonly name: string;
   readonly about: string;
@@ -98,6 +100,7 @@ export const blockView = defineUseCase<{ shareId: ShareId; hand?: HandId }, Bloc
     const inHand = counted.find(({ hand }) => hand.id === wanted) ?? counted.find(isOpen) ?? counted[0]!;
     const nameOf = await namesOf(house, file);
     return success({
+      readAt: instant(house.now),
       ...headOf(house, file),
       ...(await wordsOf(house, file, nameOf)),
       hands: counted.map(({ hand, steps, done }) => ({

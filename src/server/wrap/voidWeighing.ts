@@ -5,15 +5,19 @@ import type { Weighing, WeighingId } from '@/core/order/work';
 import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { reverseTransaction } from '@/data/ledger';
-import { isVoided, weighingById, writeVoid } from '@/data/wrap';
+import { isVoided, weighingAskedAs, weighingById, writeVoid } from '@/data/wrap';
 import { isOwner } from '../house/actor';
-import { clientId, id, words } from '../house/fields';
+import { clientId, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { packsDependOn } from './limits';
 
-type Input = { clientId: string; weighingId: WeighingId; reason: string };
+type Input = { clientId: string; reason: string } & (
+  | { weighingId: WeighingId }
+  /** The id with which a weighing was asked for that nobody has seen an answer to yet. */
+  | { weighedAs: string }
+);
 
 /** What is written when somebody takes back what was just weighed by the same hands. */
 const SLIP = 'taken back at once';
@@ -23,11 +27,18 @@ export const voidWeighing = defineUseCase<Input, { id: WeighingId }>({
   name: 'voidWeighing',
   roles: STAFF,
   writes: true,
-  input: Joi.object({ clientId, weighingId: id, reason: words(200).allow('').default('') }),
-  subject: (input) => input.weighingId,
-  run: async (house, { clientId: requestId, weighingId, reason }) => {
-    const weighing = await weighingById(house.db, weighingId);
-    if (!weighing) return refuse('not-found', 'There is no such weighing.');
+  input: Joi.object({
+    clientId,
+    weighingId: Joi.string().guid(),
+    weighedAs: Joi.string().guid(),
+    reason: words(200).allow('').default(''),
+  }).xor('weighingId', 'weighedAs'),
+  subject: (input) => ('weighingId' in input ? input.weighingId : input.weighedAs),
+  run: async (house, input) => {
+    const { clientId: requestId, reason } = input;
+    const weighing = await weighingOf(house, input);
+    if (!weighing) return refuse('not-found', 'There is no such weighing: nothing is to be taken back.');
+    const weighingId = weighing.id;
     if (await isVoided(house.db, weighingId)) return success({ id: weighingId });
     const found = await fileOf(house, weighing.shareId);
     if (!found.ok) return found;
@@ -52,6 +63,12 @@ export const voidWeighing = defineUseCase<Input, { id: WeighingId }>({
     return success({ id: weighingId });
   },
 });
+
+function weighingOf(house: House, input: Input): Promise<Weighing | undefined> {
+  return 'weighingId' in input
+    ? weighingById(house.db, input.weighingId)
+    : weighingAskedAs(house.db, input.weighedAs);
+}
 
 function whyNot(
   house: House,

@@ -7,6 +7,7 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight, isChilling, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { instant } from '@/core/time/shopTime';
 import { noteReadsOf, printedOfShare } from '@/data/wrap';
 import { defineShareView } from '../house/shareView';
 import { STAFF, type House } from '../house/useCase';
@@ -22,6 +23,8 @@ export type ListedWeighing = Pick<
 };
 
 export type WrapView = {
+  /** ISO 8601, UTC. */
+  readonly readAt: string;
   readonly shareId: ShareId;
   readonly name: string;
   readonly about: string;
@@ -59,6 +62,7 @@ export const wrapView = defineShareView<WrapView>({
     const { expected, instructions } = planOf(file);
     const { species } = file.situation;
     return {
+      readAt: instant(house.now),
       shareId: file.share.id,
       name: cutName(file),
       about: `${species.name.toLowerCase()} ${file.animal.tag} · ${file.animal.farm.name}`,

@@ -39,6 +39,8 @@ export function DoneOtherwise({ view, step, onClose, onDone }: Props) {
       ...{ shareId: view.shareId, hand: view.hand, decision: row!.decision },
       ...{ reason: reason!, doneAs, weight: part },
     });
+    if (!answer.ok && answer.reason === 'kept')
+      onDone(`${row!.title}: ${label.toLowerCase()}. ${answer.message}`);
     if (answer.ok) onDone(`${row!.title}: ${label.toLowerCase()}. The rest is forecast anew.`);
   };
   const said = view.reasons.find(({ id }) => id === reason);

@@ -3,9 +3,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { HandId } from '@/core/block/hand';
 import type { ShareId } from '@/core/order/animal';
-import { formatWeight } from '@/core/quantity/weight';
+import { formatWeight, type Weight } from '@/core/quantity/weight';
+import type { InputOf } from '@/server/useCases';
 import type { BlockView, PieceAtBlock, StepAtBlock } from '@/server/block';
-import { useLive } from '../kit/live/useLive';
+import { useFloorView } from '../offline/useFloorView';
 import { newClientId } from '../kit/act';
 import { useAsk } from '../kit/useAsk';
 import { useSignal } from '../kit/useSignal';
@@ -33,7 +34,7 @@ function useSent(shareId: ShareId, say: Say, reload: () => Promise<void>) {
   useEffect(
     () =>
       outbox.onAnswer(({ name, input }, answer) => {
-        if (name === 'weigh' || input.shareId !== shareId) return false;
+        if ((name !== 'markStep' && name !== 'readNote') || input.shareId !== shareId) return false;
         if (!answer.ok) say('refused', answer.message);
         void reload();
         return true;
@@ -41,7 +42,7 @@ function useSent(shareId: ShareId, say: Say, reload: () => Promise<void>) {
     [shareId, say, reload],
   );
   const pending = everything.filter(
-    ({ name, input, setAside }) => name !== 'weigh' && input.shareId === shareId && setAside === '',
+    ({ input, setAside }) => 'shareId' in input && input.shareId === shareId && setAside === '',
   );
   const send = useCallback(
     (write: FloorWrite) => {
@@ -57,8 +58,11 @@ function useSent(shareId: ShareId, say: Say, reload: () => Promise<void>) {
 function withSent(view: BlockView, pending: readonly Waiting[]): BlockView {
   if (pending.length === 0) return view;
   const marks = new Map<string, boolean>();
+  const weights = new Map<string, Weight | null>();
   for (const { name, input } of pending) {
     if (name === 'markStep' && input.hand === view.hand) marks.set(input.step, input.done);
+    if (name === 'weighPiece' && input.hand === view.hand) weights.set(input.piece, netOf(input));
+    if (name === 'takePieceBack' && input.hand === view.hand) weights.set(input.piece, null);
   }
   const steps = view.steps.map((step) => {
     const done = marks.get(step.id);
@@ -66,13 +70,22 @@ function withSent(view: BlockView, pending: readonly Waiting[]): BlockView {
     return { ...step, doneAt: done ? step.doneAt || 'now' : '', doneBy: done ? step.doneBy : '' };
   });
   const isRead = view.isRead || pending.some(({ name }) => name === 'readNote');
-  return { ...view, steps, isRead };
+  const pieces = view.pieces.map((piece) =>
+    weights.has(piece.id) ? { ...piece, weighed: weights.get(piece.id)! } : piece,
+  );
+  const weighed = (of: BlockView['pieces']) => of.reduce((sum, piece) => sum + (piece.weighed ?? 0), 0);
+  const left = (view.left + weighed(view.pieces) - weighed(pieces)) as Weight;
+  return { ...view, steps, isRead, pieces, left };
+}
+
+function netOf(input: InputOf<'weighPiece'>): Weight {
+  return ('reading' in input ? input.reading.net : input.typed.gross - input.typed.tare) as Weight;
 }
 
 /** Everything that can be done at the block, and what it shows. */
 export function useBlock(first: BlockView) {
   const [hand, setHand] = useState<HandId>(first.hand);
-  const { value: known, reload } = useLive('blockView', { shareId: first.shareId, hand }, first);
+  const { value: known, reload } = useFloorView('blockView', { shareId: first.shareId, hand }, first);
   const { notice, flash, say, clear } = useNotice();
   const sent = useSent(first.shareId, say, reload);
   const view = withSent(known, sent.pending);
@@ -149,6 +162,10 @@ export function useBlock(first: BlockView) {
     const input = { shareId, hand: view.hand, piece: piece.id, ...weight };
     const answer = await weighing.ask({ ...input, sure: odd.current === asked });
     odd.current = !answer.ok && answer.reason === 'unusual' ? asked : '';
+    if (!answer.ok && answer.reason === 'kept') {
+      say('done', `${piece.label}: ${answer.message}`);
+      return true;
+    }
     if (!answer.ok) {
       say('refused', odd.current ? `${answer.message} Again if it is right.` : answer.message);
       return false;

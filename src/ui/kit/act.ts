@@ -5,8 +5,8 @@ import type { Reason } from '@/server/house/reasons';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
 import { signInAgain } from './session';
 
-/** What can go wrong on the way, beside what the house refuses. */
-export type WayReason = 'offline' | 'no-answer';
+/** What can go wrong on the way, beside what the house refuses; `kept`: the device has it and will send it. */
+export type WayReason = 'offline' | 'no-answer' | 'kept';
 
 export type Answer<Output> = Result<Output, Reason | WayReason>;
 
@@ -105,7 +105,7 @@ async function answered<Output>(words: Words, asked: () => Promise<Answer<Output
 
 /** Whether a refusal says nothing of what was asked: it never arrived, or its answer was lost. */
 export function isUnanswered(reason: string): boolean {
-  return reason === 'offline' || reason === 'no-answer';
+  return reason === 'offline' || reason === 'no-answer' || reason === 'kept';
 }
 
 /** An id for one press of a key, so that sending it twice does it once. Works on plain http in the shop's net. */

@@ -1,4 +1,5 @@
 import { failure, type Failure, type Result } from '@/core/quantity/result';
+import { forgetSeen } from '../offline/keptViews';
 
 /** Opens a session; the cookie comes with the answer. */
 export async function signIn(name: string, secret: string): Promise<Result<unknown>> {
@@ -21,6 +22,7 @@ export async function signOut(): Promise<Failure<'offline'> | undefined> {
   } catch {
     return failure('offline', 'The network is away, and you are still signed in. Try again when it is back.');
   }
+  await forgetSeen();
   window.location.assign('/sign-in');
   return undefined;
 }

@@ -10,6 +10,13 @@ import { outbox, useSending } from './useOutbox';
 
 const NOT_TAKEN: Readonly<Record<FloorName, string>> = {
   weigh: 'A weighing was not taken.',
+  voidWeighing: 'A weighing was not taken back.',
+  noteLine: 'That nothing more comes of a cut was not taken.',
+  reprintLabel: 'A label was not printed again.',
+  weighPiece: 'The weight of a piece was not taken.',
+  takePieceBack: 'The weight of a piece was not taken back.',
+  doOtherwise: 'What was done otherwise was not taken.',
+  doOnRail: 'What was done on the rail was not taken.',
   markStep: 'A step at the block was not taken.',
   readNote: 'That the words were read was not taken.',
 };

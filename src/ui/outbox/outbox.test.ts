@@ -141,6 +141,31 @@ describe('weighings on their way', () => {
     expect(sent).toEqual(['a', 'b', 'c']);
   });
 
+  it('whoever asks is given the answer, behind what was done before', async () => {
+    const { outbox, sent, ids } = page(new Device(), { b: [failure('closed', 'This order is closed.')] });
+    outbox.add({ name: 'weigh', input: weighing('a') }, sunna);
+    const answer = await outbox.ask({ name: 'weigh', input: weighing('b') }, sunna);
+    expect([sent, ids(), answer]).toEqual([['a', 'b'], [], failure('closed', 'This order is closed.')]);
+  });
+
+  it('whoever asks while the network is away is told that it is kept, and it is kept once', async () => {
+    const away = () => failure('offline', 'away');
+    const { outbox, ids } = page(new Device(), { a: [away(), away()] });
+    const ask = () => outbox.ask({ name: 'weigh', input: weighing('a') }, sunna);
+    expect(await ask()).toMatchObject({ reason: 'kept' });
+    expect(await ask()).toMatchObject({ reason: 'kept' });
+    expect(ids()).toEqual(['a']);
+    await outbox.flush('sunna');
+    expect(ids()).toEqual([]);
+  });
+
+  it('two who ask at the same moment are both given their answers', async () => {
+    const { outbox, sent } = page(new Device(), {});
+    const asked = ['a', 'b', 'c'].map((id) => outbox.ask({ name: 'weigh', input: weighing(id) }, sunna));
+    expect((await Promise.all(asked)).map(({ ok }) => ok)).toEqual([true, true, true]);
+    expect(sent).toEqual(['a', 'b', 'c']);
+  });
+
   it('what is kept but cannot be read is not a reason to stop', () => {
     const device = new Device();
     device.text = '{';

@@ -1,11 +1,22 @@
-import type { Result } from '@/core/quantity/result';
+import { failure, type Result } from '@/core/quantity/result';
 import type { InputOf, OutputOf } from '@/server/useCases';
 import { isUnanswered } from '../kit/act';
 import { Signal } from '../kit/signal';
 import type { Who } from '../kit/Who';
 
 /** What the floor writes without waiting for the house. */
-export const FLOOR_WRITES = ['weigh', 'markStep', 'readNote'] as const;
+export const FLOOR_WRITES = [
+  'weigh',
+  'voidWeighing',
+  'noteLine',
+  'reprintLabel',
+  'markStep',
+  'readNote',
+  'weighPiece',
+  'takePieceBack',
+  'doOtherwise',
+  'doOnRail',
+] as const;
 export type FloorName = (typeof FLOOR_WRITES)[number];
 
 export type WeighInput = InputOf<'weigh'>;
@@ -34,6 +45,8 @@ export type Store = { read(): string | null; write(text: string): void };
 type Send = (write: FloorWrite) => Promise<FloorAnswer>;
 type Listener = (write: FloorWrite, answer: FloorAnswer) => boolean;
 
+const KEPT = 'The network is away: it is kept here, and goes to the house when it is back.';
+
 /** What the house fails at so often does not hold up what is behind it. */
 const MOST_FAILURES = 3;
 
@@ -49,7 +62,7 @@ export class Outbox {
   /** Whether the device keeps it: a full store leaves it in memory only, and that is said. */
   readonly kept = new Signal(true);
   private readonly listeners = new Set<Listener>();
-  private busy = false;
+  private sending: Promise<void> | undefined;
 
   constructor(
     private readonly store: Store,
@@ -77,8 +90,10 @@ export class Outbox {
     return () => this.listeners.delete(listener);
   }
 
-  add(write: FloorWrite, { id, name }: Who): void {
+  /** The same id again is the same thing: it is kept once. */
+  add(write: FloorWrite, { id, name }: Pick<Who, 'id' | 'name'>): void {
     this.reload();
+    if (this.waiting.get().some(({ input }) => input.clientId === write.input.clientId)) return;
     this.keep([...this.waiting.get(), { ...write, actor: { id, name }, failures: 0, setAside: '' }]);
   }
 
@@ -88,10 +103,39 @@ export class Outbox {
     this.keep(this.waiting.get().filter((each) => each.input.clientId !== clientId));
   }
 
+  /**
+   * Adds something and waits for what the house says to it.
+   *
+   * @returns the answer; a failure `kept` when the house cannot be reached: it is sent as soon as it can
+   */
+  async ask(write: FloorWrite, who: Pick<Who, 'id' | 'name'>): Promise<FloorAnswer> {
+    let answer: FloorAnswer | undefined;
+    const stop = this.onAnswer(({ input }, said) => {
+      if (input.clientId !== write.input.clientId) return false;
+      answer = said;
+      return true;
+    });
+    this.add(write, who);
+    // What was on its way before may be done with only now, or the house may be away.
+    do await this.flush(who.id);
+    while (!answer && !this.away.get() && this.isSent(write.input.clientId));
+    stop();
+    return answer ?? failure('kept', KEPT);
+  }
+
+  private isSent(clientId: string): boolean {
+    return this.waiting.get().some(({ input, setAside }) => input.clientId === clientId && setAside === '');
+  }
+
   /** Sends what waits of one person, in its order, until something is not answered. */
-  async flush(actorId: string): Promise<void> {
-    if (this.busy) return;
-    this.busy = true;
+  flush(actorId: string): Promise<void> {
+    this.sending ??= this.sendAll(actorId).finally(() => {
+      this.sending = undefined;
+    });
+    return this.sending;
+  }
+
+  private async sendAll(actorId: string): Promise<void> {
     for (let next = this.nextOf(actorId); next; next = this.nextOf(actorId)) {
       const answer = await this.send(next);
       const lost = !answer.ok && (isUnanswered(answer.reason) || answer.reason === 'not-signed-in');
@@ -100,7 +144,6 @@ export class Outbox {
       this.settle(next, answer);
       if (!answer.ok && answer.reason === 'unexpected') break;
     }
-    this.busy = false;
   }
 
   private nextOf(actorId: string): Waiting | undefined {

@@ -3,6 +3,7 @@
 import { usePathname, useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { DoorProvider } from '../kit/door';
 import { openDialogs } from '../kit/keys/scopes';
 import { useKey } from '../kit/keys/useKey';
 import { useHouseEvents } from '../kit/live/useLive';
@@ -10,6 +11,8 @@ import { endedSession } from '../kit/session';
 import { useSignal } from '../kit/useSignal';
 import { WhoIsHere, type Who } from '../kit/Who';
 import { onDemand } from '../kit/onDemand';
+import { useFloorWorker } from '../offline/useFloorWorker';
+import { useFloorDoor } from '../outbox/useFloorDoor';
 import { OutboxMark } from '../outbox/OutboxMark';
 import { ShellContext, type Opened } from './shellContext';
 import { hooksFor, shareInHand } from './stages';
@@ -26,7 +29,9 @@ export function Shell({ who, children }: { who: Who; children: ReactNode }) {
   const router = useRouter();
   const hooks = hooksFor(who.role);
   const shareId = shareInHand(path);
+  const door = useFloorDoor(who);
   useHouseEvents();
+  useFloorWorker();
   useKey('anywhere', 'find', () => setOpened('palette'));
   useKey('anywhere', 'findToo', () => setOpened('palette'));
   useKey('anywhere', 'help', () => setOpened('keys'));
@@ -44,7 +49,7 @@ export function Shell({ who, children }: { who: Who; children: ReactNode }) {
     <WhoIsHere who={who}>
       <ShellContext.Provider value={setOpened}>
         <OutboxMark />
-        {children}
+        <DoorProvider value={door}>{children}</DoorProvider>
         {opened === 'palette' && <Palette shareId={shareId} onClose={close} />}
         {opened === 'keys' && <KeyHelp hooks={hooks} onClose={close} />}
         {ended && <SignInDialog onDone={ended.answer} />}

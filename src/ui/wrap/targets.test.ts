@@ -10,6 +10,7 @@ const expected = forecast(half, house, COLD);
 
 function view(change: Partial<WrapView> = {}): WrapView {
   return {
+    readAt: '2026-11-26T08:00:00Z',
     shareId: 's1' as WrapView['shareId'],
     name: 'Ottilie Brandreth, left half',
     about: '',

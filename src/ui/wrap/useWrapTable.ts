@@ -3,8 +3,10 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
+import type { InputOf } from '@/server/useCases';
 import { act, newClientId } from '../kit/act';
-import { useLive } from '../kit/live/useLive';
+import { useDoor } from '../kit/door';
+import { useFloorView } from '../offline/useFloorView';
 import { useSignal } from '../kit/useSignal';
 import { useWho } from '../kit/Who';
 import type { Result } from '@/core/quantity/result';
@@ -17,6 +19,8 @@ import { useChosenTarget } from './useChosenTarget';
 import { useNotice } from './useNotice';
 import { useScale } from './useScale';
 import { whyNotTaken } from './whyNotTaken';
+
+type VoidInput = InputOf<'voidWeighing'>;
 
 /** How a weighing that is on its way counts among those that are done. */
 function counted(input: WeighInput) {
@@ -70,8 +74,19 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
       }),
     [shareId, unit, say, reload],
   );
-  const pending = everything.flatMap((each) =>
-    each.name === 'weigh' && each.input.shareId === shareId && each.setAside === '' ? [each] : [],
+  const onItsWay = everything.filter(({ setAside }) => setAside === '');
+  const takenBack = new Set(
+    onItsWay.flatMap(({ name, input }) =>
+      name === 'voidWeighing' ? ['weighedAs' in input ? input.weighedAs : input.weighingId] : [],
+    ),
+  );
+  const settled = onItsWay.flatMap(({ name, input }) =>
+    name === 'noteLine' && input.shareId === shareId ? [input.lineKey] : [],
+  );
+  const pending = onItsWay.flatMap((each) =>
+    each.name === 'weigh' && each.input.shareId === shareId && !takenBack.has(each.input.clientId)
+      ? [each]
+      : [],
   );
   const send = useCallback(
     (input: WeighInput) => {
@@ -81,19 +96,26 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
     },
     [who],
   );
-  return { pending, away, odd, taken, send };
+  return { pending, takenBack, settled, unsent: onItsWay.length, away, odd, taken, send };
 }
 
 /** Everything that can be done at the wrap table, and what it shows. */
 export function useWrapTable(first: WrapView) {
-  const { value: view, reload } = useLive('wrapView', { shareId: first.shareId }, first);
+  const { value: known, reload } = useFloorView('wrapView', { shareId: first.shareId }, first);
   const { notice, flash, say, clear } = useNotice();
   const [readHere, setReadHere] = useState(false);
   /** The finished target and the load of which somebody has been asked whether it is one more. */
   const [again, setAgain] = useState('');
   const takenBack = useRef(new Set<string>());
   const scale = useScale();
-  const { pending, away, odd, taken, send } = useSent(view, say, reload);
+  const door = useDoor();
+  const { pending, away, odd, taken, send, ...sent } = useSent(known, say, reload);
+  // What is on its way is done for whoever did it.
+  const view: WrapView = {
+    ...known,
+    weighings: known.weighings.filter(({ id }) => !sent.takenBack.has(id)),
+    settledLines: [...known.settledLines, ...sent.settled],
+  };
   const targets = targetsOf(
     view,
     pending.map(({ input }) => counted(input)),
@@ -106,7 +128,7 @@ export function useWrapTable(first: WrapView) {
   /** Said once: the house remembers who has read them, and the table goes on without waiting for it. */
   function acknowledge() {
     setReadHere(true);
-    void act('readNote', { clientId: newClientId(), shareId });
+    void door('readNote', { clientId: newClientId(), shareId });
   }
 
   function take() {
@@ -139,23 +161,26 @@ export function useWrapTable(first: WrapView) {
     chosen.usualPieces();
   }
 
+  /** Takes back the last of one's own, also while it is on its way: what takes it back follows it. */
   async function takeBack() {
-    if (pending.length > 0) {
-      return say('refused', 'The last weight is still on its way. Take it back when it is saved.');
-    }
-    const last = lastOwn(view.weighings, taken.current, takenBack.current);
+    const onItsWay = pending.at(-1);
+    const last = onItsWay
+      ? { id: onItsWay.input.clientId, cut: 'the last', net: counted(onItsWay.input).net }
+      : lastOwn(view.weighings, taken.current, takenBack.current);
     if (!last) return say('refused', 'You have weighed nothing here that could be taken back.');
-    const result = await act('voidWeighing', { clientId: newClientId(), weighingId: last.id, reason: '' });
-    if (!result.ok) return say('refused', result.message);
+    const which = onItsWay ? { weighedAs: last.id } : { weighingId: last.id };
+    const result = await door('voidWeighing', { clientId: newClientId(), ...which, reason: '' } as VoidInput);
+    if (!result.ok && result.reason !== 'kept') return say('refused', result.message);
     takenBack.current.add(last.id);
-    say('done', `Taken back: ${last.cut} ${formatWeight(last.net, unit)} ${unit}. Weigh it again.`);
+    const words = `${last.cut} ${formatWeight(last.net, unit)} ${unit}`;
+    say('done', `Taken back: ${words}. ${result.ok ? 'Weigh it again.' : result.message}`);
     await reload();
   }
 
   async function printAgain() {
     const last = view.weighings.findLast((each) => each.kind === 'package');
     if (!last) return say('refused', 'No pack has a label yet.');
-    const result = await act('reprintLabel', { clientId: newClientId(), weighingId: last.id });
+    const result = await door('reprintLabel', { clientId: newClientId(), weighingId: last.id });
     say(result.ok ? 'done' : 'refused', result.ok ? `Label of ${last.cut} printed again.` : result.message);
   }
 
@@ -168,9 +193,9 @@ export function useWrapTable(first: WrapView) {
   async function explain(note: string) {
     if (!target || !('lineKey' in target.purpose)) return;
     const { lineKey } = target.purpose;
-    const result = await act('noteLine', { clientId: newClientId(), shareId, lineKey, note });
-    if (!result.ok) return say('refused', result.message);
-    say('done', `${target.title}: ${note}.`);
+    const result = await door('noteLine', { clientId: newClientId(), shareId, lineKey, note });
+    if (!result.ok && result.reason !== 'kept') return say('refused', result.message);
+    say('done', `${target.title}: ${note}. ${result.ok ? '' : result.message}`.trim());
     chosen.choose(undefined);
     await reload();
   }
@@ -179,7 +204,7 @@ export function useWrapTable(first: WrapView) {
     view,
     reload,
     scale,
-    pending: pending.length,
+    pending: sent.unsent,
     away,
     targets,
     notice,

@@ -23,6 +23,14 @@ const shown = new WeakSet<object>();
 /** Several things done at once are looked at once. */
 const TOGETHER_MS = 60;
 
+/** A page that took longer than this to come was not sent now; milliseconds. */
+const FRESH_MS = 30_000;
+
+function isOldPage(now: Date): boolean {
+  const read = document.querySelector('meta[name="fractum-read"]')?.getAttribute('content');
+  return read !== undefined && now.getTime() - Date.parse(read ?? '') > FRESH_MS;
+}
+
 function newClient(): QueryClient {
   return new QueryClient({
     defaultOptions: {
@@ -42,6 +50,10 @@ function newClient(): QueryClient {
 /** Keeps what the live views of this page show, and looks again at what an event of the house concerns. */
 export function LiveProvider({ children }: { children: ReactNode }) {
   const [client] = useState(newClient);
+  // A page that this device kept is as old as it says: everything on it is looked at again.
+  useEffect(() => {
+    if (isOldPage(new Date())) void client.invalidateQueries();
+  }, [client]);
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
 }
 
