@@ -62,9 +62,18 @@ export function elementString(code: PackageCode): string {
   return `01${code.tradeItem}${ai}${weightDigits(code)}10${code.lot}${GROUP_SEPARATOR}21${code.serial}`;
 }
 
+/** The trade item of what a scanner sends, be it a pack's code or that of a cut alone; undefined where it is neither. */
+export function tradeItemOf(scanned: string): string | undefined {
+  const item = /^01(\d{14})/.exec(scanned)?.[1];
+  return item !== undefined && checkDigit(item.slice(0, 13)) === Number(item[13]) ? item : undefined;
+}
+
 /** Reads what a scanner sends back into its fields. */
 export function parseElementString(scanned: string): Result<PackageCode, 'not-a-package-code'> {
-  const match = /^01(\d{14})(3202|3103)(\d{6})10([^\u001d]{1,20})\u001d21(.{1,20})$/.exec(scanned);
+  // Some scanners leave the separator out; our serials then end what is left.
+  const match =
+    /^01(\d{14})(3202|3103)(\d{6})10([^\u001d]{1,20})\u001d21(.{1,20})$/.exec(scanned) ??
+    /^01(\d{14})(3202|3103)(\d{6})10([^\u001d]{1,20})21(\d{6})$/.exec(scanned);
   if (!match || checkDigit(match[1]!.slice(0, 13)) !== Number(match[1]![13])) {
     return failure(
       'not-a-package-code',

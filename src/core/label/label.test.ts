@@ -9,6 +9,7 @@ import {
   humanReadable,
   parseElementString,
   tradeItem,
+  tradeItemOf,
   type PackageCode,
 } from './gs1';
 import { itemNumber } from './itemNumber';
@@ -46,6 +47,9 @@ describe('the bars of a package', () => {
     fc.assert(
       fc.property(anyCode, (printed) => {
         expect(parseElementString(elementString(printed))).toEqual({ ok: true, value: printed });
+        const without = elementString(printed).replace(GROUP_SEPARATOR, '');
+        expect(parseElementString(without)).toEqual({ ok: true, value: printed });
+        expect(tradeItemOf(without)).toBe(printed.tradeItem);
       }),
     );
   });

@@ -79,6 +79,8 @@ export type Weighing = {
   readonly lineKey: string;
   /** The words on the label, kept as they were printed. */
   readonly cut: string;
+  /** The weighing into whose pack it was put; null where it is a pack, or a load, of its own. */
+  readonly onto: WeighingId | null;
   readonly destination: Destination;
   readonly pieces: number | null;
   readonly gross: Weight;

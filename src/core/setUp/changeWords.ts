@@ -11,6 +11,7 @@ const RULE_WORDS: Readonly<Record<keyof Omit<HouseRules, 'version'>, string>> = 
   unaccounted: 'what may be missing',
   chillHours: 'hours of chilling',
   benchLb: 'what the bench scale carries',
+  trays: 'trays and bags',
   hours: 'hours of the day',
   sheetDays: 'days a sheet stands before the block',
   noAnswer: 'what happens when nobody answers',

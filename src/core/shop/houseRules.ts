@@ -14,6 +14,8 @@ export type HouseRules = LabelRules & {
   readonly chillHours: number;
   /** What the bench scale carries, in pounds: more was never on it. */
   readonly benchLb: number;
+  /** What packs are weighed on or in, by name, with what it weighs in pounds: taken off at a key. */
+  readonly trays: readonly { readonly name: string; readonly lb: number }[];
   /** The shop's day on its own clock, `HH:mm`: cutting begins, calls are made by, doors close. */
   readonly hours: { readonly block: string; readonly calls: string; readonly close: string };
   /** Days before a side is due on the block by which its sheet must stand. */
@@ -35,7 +37,7 @@ export type HouseRules = LabelRules & {
 };
 
 /**
- * Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero; a day of chilling; a 30 lb bench; a
+ * Usual up to 3 % of the cold weight, to be investigated above 5 % or below zero; a day of chilling; a 30 lb bench, a tray and a bag; a
  * sheet the day before, waited for; a week in the freezer; seven hours of cutting.
  */
 export const USUAL_RULES: HouseRules = {
@@ -44,6 +46,10 @@ export const USUAL_RULES: HouseRules = {
   unaccounted: { askBp: 300, investigateBp: 500 },
   chillHours: 24,
   benchLb: 30,
+  trays: [
+    { name: 'Tray', lb: 0.06 },
+    { name: 'Bag', lb: 0.02 },
+  ],
   hours: { block: '08:30', calls: '12:00', close: '17:00' },
   sheetDays: 1,
   noAnswer: { does: 'wait', calls: 2 },
@@ -74,6 +80,15 @@ export const houseRuleFields = {
   }),
   chillHours: Joi.number().min(0).max(72),
   benchLb: Joi.number().greater(0).max(2000),
+  trays: Joi.array()
+    .items(
+      Joi.object({
+        name: Joi.string().trim().min(1).max(20).required(),
+        lb: Joi.number().greater(0).max(5).required(),
+      }),
+    )
+    .unique('name')
+    .max(6),
   hours: Joi.object({ block: hour, calls: hour, close: hour }),
   sheetDays: Joi.number().integer().min(0).max(30),
   noAnswer: Joi.object({

@@ -24,6 +24,7 @@ import * as farmLinks from './022-farm-links';
 import * as block from './023-block';
 import * as found from './024-found';
 import * as rail from './025-rail';
+import * as packs from './026-packs';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -54,6 +55,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['023-block', block],
   ['024-found', found],
   ['025-rail', rail],
+  ['026-packs', packs],
 ];
 
 async function noWayBack(): Promise<void> {

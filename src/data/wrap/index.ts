@@ -19,6 +19,7 @@ export {
   voidsOfShare,
   weighingAskedAs,
   weighingById,
+  weighingBySerial,
   weighingOfLoad,
   weighingsOfShares,
   writeLineNote,

@@ -38,6 +38,11 @@ export async function weighingById(db: Database, id: WeighingId): Promise<Weighi
   return db('weighings').where({ id }).first();
 }
 
+/** The weighing that bars name by its number in the shop. */
+export async function weighingBySerial(db: Database, serial: number): Promise<Weighing | undefined> {
+  return db('weighings').where({ serial }).first();
+}
+
 /** The weighing that was asked for with an id of the client. */
 export async function weighingAskedAs(db: Database, clientId: string): Promise<Weighing | undefined> {
   return db('weighings').where({ clientId }).first();

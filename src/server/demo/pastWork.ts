@@ -201,6 +201,7 @@ export class PastBench {
       lineKey: line?.key ?? '',
       cut: line?.cut ?? purpose.kind,
       destination: line?.destination ?? 'lost',
+      onto: null,
       pieces,
       gross: (rounded + 40) as Weight,
       tare: 40 as Weight,

@@ -217,6 +217,8 @@ describe('whatever is asked', () => {
       labelView: { weighingId: pack.id, copy: 1 },
       scaleView: {},
       printerView: {},
+      scannedView: { text: 'H112' },
+      givePack: { clientId: randomUUID(), weighingId: pack.id, toShareId: waiting!.share.id },
       eventsView: {},
       todayView: {},
       ticketView: { shareId },

@@ -99,9 +99,10 @@ function moreThanInCure(file: ShareFile, lineKey: string, net: Weight): Refusal 
   return refuse('more-than-there-is', message);
 }
 
-/** Whether packs have come out of a tub or a cure that could not have, had this never been weighed into it. */
+/** Whether something was made of it that could not have been: packs out of its tub or cure, or another cut put into its pack. */
 export function packsDependOn(weighing: Weighing, weighings: readonly Weighing[]): boolean {
   const others = weighings.filter((each) => each.id !== weighing.id);
+  if (others.some(({ onto }) => onto === weighing.id)) return true;
   if (weighing.kind === 'tub') {
     const { into, out } = tubFlow(others);
     return out > into * (1 + ADDED_TO_GRIND);

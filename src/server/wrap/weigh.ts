@@ -1,33 +1,29 @@
-import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
-import type { ForecastLine } from '@/core/forecast/types';
-import { postWeighing, type WeighingPurpose } from '@/core/ledger/ledger';
+import type { WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
-import { afterWeighing } from '@/core/order/afterWeighing';
 import type { ShareFile } from '@/core/order/shareFile';
-import { planOf } from '@/core/order/standing';
 import type { Weighing, WeighingId } from '@/core/order/work';
-import { success, type Result } from '@/core/quantity/result';
-import type { Weight } from '@/core/quantity/weight';
+import { failure, success, type Result } from '@/core/quantity/result';
+import { convertUnits, weight } from '@/core/quantity/weight';
 import type { SignedReading } from '@/core/scale/reading';
-import { instant } from '@/core/time/shopTime';
-import { writeTransaction } from '@/data/ledger';
-import { nextSerial, weighingOfLoad, writeLabelJob, writeWeighing } from '@/data/wrap';
+import { weighingOfLoad } from '@/data/wrap';
 import { clientId, id, sure } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
-import { cutFileOf, touchCut } from '../house/shareView';
+import { cutFileOf } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { impossible, oddity } from './limits';
-import { packageLabel } from './packageLabel';
 import { readingProblem, readingSchema, typedSchema, type TypedWeight } from './reading';
-
-export type Taken = { readonly id: WeighingId; readonly net: Weight; readonly cut: string };
+import { namedBy, take, type Load, type Taken } from './take';
 
 type WeighInput = {
   readonly clientId: string;
   readonly shareId: ShareId;
   readonly purpose: WeighingPurpose;
   readonly pieces: number | null;
+  /** A tray or a bag of the shop under it, beside what the scale takes off. */
+  readonly tray?: string;
+  /** The pack into which this cut is put as well; what it weighed is taken off. */
+  readonly onto?: WeighingId;
   readonly sure?: boolean;
 } & ({ readonly reading: SignedReading } | { readonly typed: TypedWeight });
 
@@ -59,6 +55,8 @@ export const weigh = defineUseCase<WeighInput, Taken>({
     pieces: Joi.number().integer().min(1).max(999).allow(null).required(),
     reading: readingSchema,
     typed: typedSchema,
+    tray: Joi.string().max(20),
+    onto: Joi.string().guid(),
     sure,
   }).xor('reading', 'typed'),
   subject: (input) => input.shareId,
@@ -70,13 +68,46 @@ export const weigh = defineUseCase<WeighInput, Taken>({
     if (refused) return refused;
     const named = namedBy(file, input.purpose);
     if (!named.ok) return named;
-    const load = loadOf(house, input);
+    const under = underIt(house, file, input);
+    if (!under.ok) return under;
+    const { onto, takenOff } = under.value;
+    const load = loadOf(house, input, takenOff);
+    if (load.net <= 0) return refuse('nothing-on-the-scale', nothingLeft(onto));
     const asked = { file, purpose: input.purpose, net: load.net };
-    const odd = oddity(asked, named.value.line);
+    const odd = onto ? '' : oddity(asked, named.value.line);
     const wrong = impossible(asked) ?? (odd !== '' && !input.sure ? refuse('unusual', odd) : undefined);
-    return wrong ?? (await take(house, file, { input, load, named: named.value, odd }));
+    if (wrong) return wrong;
+    const { clientId: requestId, purpose, pieces } = input;
+    const toTake = { clientId: requestId, purpose, pieces, load, named: named.value, odd };
+    return take(house, file, onto ? { ...toTake, onto } : toTake);
   },
 });
+
+type Under = { readonly onto: Weighing | undefined; readonly takenOff: number };
+
+/** What lies under the meat beside what the scale takes off, thousandths: a tray of the shop, or what is in the pack already. */
+function underIt(house: House, file: ShareFile, input: WeighInput): Result<Under, Reason> {
+  const tray = house.setUp.rules.trays.find(({ name }) => name === input.tray);
+  if (input.tray !== undefined && !tray) {
+    return refuse('not-found', `The shop has no ${input.tray} any more. Choose another, or none.`);
+  }
+  const ofTray = tray ? weight(convertUnits(tray.lb, 'lb', file.shop.unit)) : 0;
+  if (input.onto === undefined) return success({ onto: undefined, takenOff: ofTray });
+  const onto = file.weighings.find(({ id }) => id === input.onto);
+  if (onto?.kind !== 'package' || input.purpose.kind !== 'package') {
+    return refuse('not-found', 'There is no such pack of this share into which it could go.');
+  }
+  if (onto.onto !== null || file.weighings.some((each) => each.onto === onto.id)) {
+    return failure('wrong-place', `Two cuts are in that pack of ${onto.cut} already.`);
+  }
+  return success({ onto, takenOff: ofTray + onto.net });
+}
+
+function nothingLeft(onto: Weighing | undefined): string {
+  return onto
+    ? `No more lies there than the ${onto.cut} alone. Put the other cut on top of it.`
+    : 'After the tray nothing is left to weigh. Check the tray.';
+}
 
 function notOpen({ start, closing }: ShareFile): Refusal | undefined {
   if (!start) return refuse('not-on-the-block', 'This share is not on the block yet. Start it first.');
@@ -104,18 +135,14 @@ async function loadProblem(
   );
 }
 
-type Load = Pick<Weighing, 'gross' | 'tare' | 'net' | 'scaleId' | 'loadId' | 'origin'> & {
-  readonly takenAt: Date;
-  readonly why: string;
-};
-
-function loadOf(house: House, input: WeighInput): Load {
+/** @param takenOff - of what the scale shows, beside its own tare; thousandths */
+function loadOf(house: House, input: WeighInput, takenOff: number): Load {
   if ('reading' in input) {
-    const { gross, tare, net, scaleId, loadId, takenAt } = input.reading;
+    const { gross, tare, scaleId, loadId, takenAt } = input.reading;
     return weights({
       gross,
-      tare,
-      net,
+      tare: tare + takenOff,
+      net: gross - tare - takenOff,
       scaleId,
       loadId,
       origin: 'scale',
@@ -131,7 +158,7 @@ function loadOf(house: House, input: WeighInput): Load {
     takenAt: house.now,
     why,
   };
-  return weights({ gross, tare, net: gross - tare, ...load });
+  return weights({ gross, tare: tare + takenOff, net: gross - tare - takenOff, ...load });
 }
 
 /** Checked to be whole thousandths by the schema. */
@@ -139,110 +166,4 @@ function weights(
   load: Omit<Load, 'gross' | 'tare' | 'net'> & Record<'gross' | 'tare' | 'net', number>,
 ): Load {
   return load as Load;
-}
-
-const BARREL_WORDS = {
-  bone: 'Bone',
-  fat: 'Fat out',
-  skin: 'Skin',
-  inedible: 'Glands and condemned',
-} as const;
-
-type Named = Pick<ForecastLine, 'key' | 'cut' | 'destination'> & { readonly line?: ForecastLine };
-
-function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named, Reason> {
-  if (purpose.kind === 'tub') return success({ key: '', cut: 'Trim for the grind', destination: 'grind' });
-  if (purpose.kind === 'barrel') {
-    return success({ key: '', cut: BARREL_WORDS[purpose.barrel], destination: 'lost' });
-  }
-  const line = planOf(file).expected.lines.find((each) => each.key === purpose.lineKey);
-  if (!line) return refuse('not-on-the-sheet', 'That cut is not on this sheet. Choose one of the targets.');
-  const cured = line.cure !== null;
-  const cutFrom = line.kind === 'grind' ? 'tub' : 'share';
-  const fits =
-    purpose.kind === 'green'
-      ? cured && (purpose.from ?? 'share') === cutFrom
-      : purpose.from === (cured ? 'cure' : cutFrom);
-  if (!fits) return refuse('wrong-place', `${line.cut} is not weighed that way.`);
-  return success({ key: line.key, cut: line.cut, destination: line.destination, line });
-}
-
-type ToTake = {
-  readonly input: WeighInput;
-  readonly load: Load;
-  readonly named: Named;
-  readonly odd: string;
-};
-
-async function take(house: House, file: ShareFile, toTake: ToTake): Promise<Result<Taken, Reason>> {
-  const { input, load } = toTake;
-  const weighingId = randomUUID() as WeighingId;
-  const postings = postWeighing({
-    shareId: file.share.id,
-    weighingId,
-    purpose: input.purpose,
-    net: load.net,
-  });
-  if (!postings.ok) return postings;
-  const by = { at: instant(house.now), actorId: house.actor.id };
-  const transactionId = randomUUID();
-  await writeTransaction(house.db, { id: transactionId, kind: input.purpose.kind, ...by }, postings.value);
-  const weighing: Weighing = {
-    ...weighingOf(file, toTake),
-    id: weighingId,
-    serial: await nextSerial(house.db),
-    transactionId,
-    ...by,
-  };
-  await writeWeighing(house.db, weighing);
-  const labelled = await writeLabel(house, file, { weighing, toTake });
-  if (!labelled.ok) return labelled;
-  touchCut(house, file, afterWeighing(file, weighing, postings.value));
-  return success({ id: weighing.id, net: weighing.net, cut: weighing.cut });
-}
-
-type Unwritten = Omit<Weighing, 'id' | 'serial' | 'transactionId' | 'at' | 'actorId'>;
-
-function weighingOf({ share }: ShareFile, { input, load, named, odd }: ToTake): Unwritten {
-  const { purpose } = input;
-  const { takenAt: _takenAt, why, ...weighed } = load;
-  return {
-    clientId: input.clientId,
-    shareId: share.id,
-    kind: purpose.kind,
-    source: sourceOf(purpose),
-    lineKey: named.key,
-    cut: named.cut,
-    destination: named.destination,
-    pieces: input.pieces,
-    ...weighed,
-    remark: [why, odd].filter((said) => said !== '').join(' '),
-  };
-}
-
-function sourceOf(purpose: WeighingPurpose): string {
-  if (purpose.kind === 'barrel') return purpose.barrel;
-  return (purpose.kind === 'tub' ? undefined : purpose.from) ?? '';
-}
-
-async function writeLabel(
-  house: House,
-  file: ShareFile,
-  { weighing, toTake }: { weighing: Weighing; toTake: ToTake },
-): Promise<Result<true, Reason>> {
-  if (weighing.kind !== 'package') return success(true);
-  const { load, named, input } = toTake;
-  const packed = { weighing, line: named.line!, takenAt: load.takenAt };
-  const label = packageLabel(file, packed, house.setUp.rules);
-  if (!label.ok) return label;
-  await writeLabelJob(house.db, {
-    id: randomUUID(),
-    weighingId: weighing.id,
-    copy: 1,
-    clientId: input.clientId,
-    label: label.value,
-    file: null,
-    at: weighing.at,
-  });
-  return success(true);
 }

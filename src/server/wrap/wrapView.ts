@@ -1,12 +1,13 @@
 import { askedOf, type Asked } from '@/core/block/askedOf';
 import type { ForecastLine, Losses } from '@/core/forecast/types';
+import { tradeItem } from '@/core/label/gs1';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { cutName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight, isChilling, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
-import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { instant } from '@/core/time/shopTime';
 import { noteReadsOf, printedOfShare } from '@/data/wrap';
 import { defineShareView } from '../house/shareView';
@@ -15,7 +16,7 @@ import { benchMost } from './limits';
 
 export type ListedWeighing = Pick<
   Weighing,
-  'id' | 'kind' | 'source' | 'lineKey' | 'cut' | 'net' | 'pieces' | 'serial' | 'origin'
+  'id' | 'kind' | 'source' | 'lineKey' | 'cut' | 'net' | 'pieces' | 'serial' | 'origin' | 'onto'
 > & {
   readonly printed: boolean;
   /** Of the person who looks. */
@@ -48,6 +49,9 @@ export type WrapView = {
   /** Still on the block: cold weight less everything weighed so far. */
   readonly onBlock: Weight;
   readonly inTub: Weight;
+  /** By line, the number of its cut as bars name it. */
+  readonly tradeItems: Readonly<Record<string, string>>;
+  readonly trays: readonly { readonly name: string; readonly weight: Weight }[];
   /** The heaviest load that the bench scale carries. */
   readonly scaleMost: Weight;
   readonly cautions: readonly string[];
@@ -82,11 +86,23 @@ export const wrapView = defineShareView<WrapView>({
       cold: coldWeight(file),
       onBlock: balanceOfKind(file.held, 'share'),
       inTub: balanceOfKind(file.held, 'tub'),
+      tradeItems: tradeItemsOf(file),
+      trays: house.setUp.rules.trays.map(({ name, lb }) => ({
+        name,
+        weight: weight(convertUnits(lb, 'lb', file.shop.unit)),
+      })),
       scaleMost: benchMost(file),
       cautions: species.cautions.filter((each) => each.where === 'block').map((each) => each.text),
     };
   },
 });
+
+function tradeItemsOf(file: ShareFile): Record<string, string> {
+  const { expected, items } = planOf(file);
+  return Object.fromEntries(
+    expected.lines.map(({ key }) => [key, tradeItem(file.shop.codePrefix, items[key]!)]),
+  );
+}
 
 function whyNot({ sheet, sides }: ShareFile): string {
   if (!sheet?.approved) return 'The sheet is not approved yet.';
@@ -95,7 +111,7 @@ function whyNot({ sheet, sides }: ShareFile): string {
 
 async function listed({ db, actor }: House, { share, weighings }: ShareFile): Promise<ListedWeighing[]> {
   const printed = await printedOfShare(db, share.id);
-  return weighings.map(({ id, kind, source, lineKey, cut, net, pieces, serial, origin, actorId }) => ({
+  return weighings.map(({ id, kind, source, lineKey, cut, net, pieces, serial, origin, onto, actorId }) => ({
     id,
     kind,
     source,
@@ -105,6 +121,7 @@ async function listed({ db, actor }: House, { share, weighings }: ShareFile): Pr
     pieces,
     serial,
     origin,
+    onto,
     printed: printed.has(id),
     mine: actorId === actor.id,
   }));

@@ -11,6 +11,7 @@ import { outbox, useSending } from './useOutbox';
 const NOT_TAKEN: Readonly<Record<FloorName, string>> = {
   weigh: 'A weighing was not taken.',
   voidWeighing: 'A weighing was not taken back.',
+  givePack: 'A pack was not given to the other share.',
   noteLine: 'That nothing more comes of a cut was not taken.',
   reprintLabel: 'A label was not printed again.',
   weighPiece: 'The weight of a piece was not taken.',

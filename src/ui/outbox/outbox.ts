@@ -8,6 +8,7 @@ import type { Who } from '../kit/Who';
 export const FLOOR_WRITES = [
   'weigh',
   'voidWeighing',
+  'givePack',
   'noteLine',
   'reprintLabel',
   'markStep',

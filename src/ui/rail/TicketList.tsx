@@ -6,6 +6,7 @@ import type { Ticket, TicketPage } from '@/server/rail';
 import { useLive } from '../kit/live/useLive';
 import { Nothing } from '../kit/States';
 import { useWho } from '../kit/Who';
+import { ScanToOpen } from '../scan/ScanToOpen';
 import { BLOCK_LIST, pageOf, STAGE_LISTS } from './stages';
 import styles from './TicketList.module.css';
 
@@ -24,6 +25,7 @@ export function TicketList({ stage, here: first, gone, atBlock = false }: Props)
   return (
     <div className={styles.page}>
       <h1>{title}</h1>
+      {stage === 'wrap' && <ScanToOpen opens={atBlock ? '/block' : '/wrap'} />}
       {here.tickets.length === 0 && here.page === 0 ? (
         <Nothing>{empty}</Nothing>
       ) : (

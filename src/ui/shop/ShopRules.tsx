@@ -77,6 +77,14 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
       percent('askBp', 'Missing is asked about from'),
       percent('investigateBp', 'and investigated from'),
       whole('benchLb', { label: 'The bench scale carries', unit: 'lb', least: 1, most: 2000 }),
+      {
+        label: 'Trays and bags, with what they weigh',
+        unit: 'lb',
+        width: 'words',
+        read: ({ trays }) => trays.map(({ name, lb }) => `${name} ${lb}`).join(', '),
+        problem: (text) => (traysOf(text) ? '' : 'a name and a weight each: Tray 0.06, Bag 0.02'),
+        change: (text) => ({ trays: traysOf(text) ?? [] }),
+      },
     ],
   },
   {
@@ -93,6 +101,13 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
     ],
   },
 ];
+
+/** `Tray 0.06, Bag 0.02`; undefined when it is not that. */
+function traysOf(text: string): { name: string; lb: number }[] | undefined {
+  const said = text.split(',').filter((each) => each.trim() !== '');
+  const read = said.map((each) => /^\s*(.{1,20}?)\s+(\d*\.?\d+)\s*$/.exec(each));
+  return read.includes(null) ? undefined : read.map((found) => ({ name: found![1]!, lb: Number(found![2]) }));
+}
 
 function datesOf(text: string): string[] {
   return [...new Set(text.split(/[\s,]+/).filter((each) => each !== ''))].sort();

@@ -14,6 +14,10 @@ type Props = {
   pieces: number | null;
   view: WrapView;
   notice: Notice | null;
+  /** What of the shop lies under the meat. */
+  tray: WrapView['trays'][number] | undefined;
+  onTray: () => void;
+  onCombine: () => void;
   onPieces: (by: 1 | -1) => void;
   onTake: () => void;
   onBack: () => void;
@@ -33,8 +37,8 @@ const STATE_WORDS: Record<ScaleReading['state'], string> = {
 
 /** The live weight, the largest thing in the room; the one action; the last packs. */
 export function ScalePanel(props: Props) {
-  const { scale, target, pieces, view, notice } = props;
-  const { reading } = scale;
+  const { scale, target, pieces, view, notice, tray } = props;
+  const reading = scale.reading && lessTray(scale.reading, tray?.weight ?? 0);
   const state = scale.away ? 'away' : (reading?.state ?? 'away');
   const decimals = displayDecimals(view.unit);
   const shown =
@@ -87,6 +91,7 @@ export function ScalePanel(props: Props) {
           {reading && reading.tare > 0
             ? `${formatWeight(reading.tare as Weight, decimals)} taken off`
             : 'no tare'}
+          {tray && `, on a ${tray.name.toLowerCase()}`}
         </span>
       </div>
       <button type="button" className={styles.act} onClick={props.onTake} tabIndex={-1}>
@@ -119,10 +124,18 @@ export function ScalePanel(props: Props) {
         <FloorKey name="⌫" words="take back the last" onPress={props.onBack} />
         <FloorKey name="L" words="label again" onPress={props.onLabel} />
         <FloorKey name="Z" words="tare" onPress={props.onTare} />
+        {view.trays.length > 0 && <FloorKey name="T" words="tray or bag" onPress={props.onTray} />}
+        <FloorKey name="C" words="two cuts, one pack" onPress={props.onCombine} />
         <FloorKey name="N" words="nothing more of this" onPress={props.onNothingMore} />
       </div>
     </section>
   );
+}
+
+/** What the scale shows less a tray of the shop; an empty platform stays empty. */
+function lessTray(reading: ScaleReading, tray: number): ScaleReading {
+  if (tray === 0 || reading.state === 'empty') return reading;
+  return { ...reading, tare: reading.tare + tray, net: reading.net - tray };
 }
 
 function FloorKey({ name, words, onPress }: { name: string; words: string; onPress: () => void }) {

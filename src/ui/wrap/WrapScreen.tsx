@@ -1,14 +1,22 @@
 'use client';
 
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { counted } from '@/core/quantity/counted';
-import { formatWeight } from '@/core/quantity/weight';
-import type { WrapView } from '@/server/wrap';
+import { tradeItemOf } from '@/core/label/gs1';
+import { formatWeight, type Weight } from '@/core/quantity/weight';
+import type { ScannedPack, WrapView } from '@/server/wrap';
+import { act } from '../kit/act';
+import { useScan } from '../kit/keys/useScan';
+import { connection } from '../kit/live/hub';
+import { useSignal } from '../kit/useSignal';
 import { useLiveChosen } from '../kit/live/useLive';
 import { BeforeTheBlock } from './BeforeTheBlock';
 import { typedDigit } from './byDigits';
 import { NothingMore } from './NothingMore';
+import { PackOver } from './PackOver';
+import type { RunningAccount } from './runningAccount';
 import { ScalePanel } from './ScalePanel';
 import { TargetGrid } from './TargetGrid';
 import { TypedWeight } from './TypedWeight';
@@ -16,17 +24,22 @@ import { useWrapKeys } from './useWrapKeys';
 import { useWrapTable } from './useWrapTable';
 import styles from './WrapScreen.module.css';
 
+/** Digits of the code of a cut alone: `01` and its number. */
+const CUT_CODE_LENGTH = 16;
+
 /** The wrap table: what is due, the live weight, one action, the last packs. */
 export function WrapScreen({ first }: { first: WrapView }) {
   const table = useWrapTable(first);
   const [asking, setAsking] = useState(false);
   const [typing, setTyping] = useState(false);
+  const [pack, setPack] = useState<ScannedPack>();
+  const router = useRouter();
   const typed = useRef('');
   const { view, chosen } = table;
   const { target, inSection } = chosen;
   const askWhy = () => target && 'lineKey' in target.purpose && setAsking(true);
 
-  useWrapKeys(view.started && !asking && !typing, {
+  useWrapKeys(view.started && !asking && !typing && !pack, {
     digit: (digit) => {
       const { rest, index } = typedDigit(typed.current, digit, inSection.length);
       typed.current = rest;
@@ -41,13 +54,29 @@ export function WrapScreen({ first }: { first: WrapView }) {
     pieces: chosen.changePieces,
     nothingMore: askWhy,
     typed: () => target?.waits === '' && setTyping(true),
+    tray: table.nextTray,
+    combine: table.combine,
   });
+  useScan(
+    async (text) => {
+      const line = Object.keys(view.tradeItems).find((key) => view.tradeItems[key] === tradeItemOf(text));
+      const isCutAlone = text.length === CUT_CODE_LENGTH;
+      if (isCutAlone && line) return chosen.choose(chosen.keyOfLine(line));
+      const answer = await act('scannedView', { text });
+      if (!answer.ok) return table.say('refused', answer.message);
+      if (answer.value.kind === 'pack') return setPack(answer.value);
+      const [first] = answer.value.shares;
+      return router.push(`/wrap/${first!.shareId}`);
+    },
+    view.started && !asking && !typing && !pack,
+  );
 
   if (!view.started) return <BeforeTheBlock view={view} back="/wrap" onStarted={table.reload} />;
   return (
     <main className={styles.floor} data-ground="floor" data-flash={table.flash ?? undefined}>
       <WrapHeader
         view={view}
+        account={table.account}
         waiting={table.pending}
         offline={table.away}
         read={table.read}
@@ -68,6 +97,9 @@ export function WrapScreen({ first }: { first: WrapView }) {
           pieces={chosen.pieces}
           view={view}
           notice={table.notice}
+          tray={table.tray}
+          onTray={table.nextTray}
+          onCombine={table.combine}
           onPieces={chosen.changePieces}
           onTake={table.take}
           onBack={() => void table.takeBack()}
@@ -76,6 +108,17 @@ export function WrapScreen({ first }: { first: WrapView }) {
           onNothingMore={askWhy}
         />
       </div>
+      {pack && (
+        <PackOver
+          pack={pack}
+          onDone={(words) => {
+            setPack(undefined);
+            table.say('done', words);
+            void table.reload();
+          }}
+          onClose={() => setPack(undefined)}
+        />
+      )}
       {typing && target && (
         <TypedWeight
           title={target.title}
@@ -112,11 +155,21 @@ function PrinterTrouble() {
   );
 }
 
-type HeaderProps = { view: WrapView; waiting: number; offline: boolean; read: boolean; onRead: () => void };
+type HeaderProps = {
+  view: WrapView;
+  account: RunningAccount;
+  waiting: number;
+  offline: boolean;
+  read: boolean;
+  onRead: () => void;
+};
 
-function WrapHeader({ view, waiting, offline, read, onRead }: HeaderProps) {
+function WrapHeader({ view, account, waiting, offline, read, onRead }: HeaderProps) {
+  const away = useSignal(connection) === 'away' || offline;
   const saved =
-    waiting === 0 ? 'all saved' : `${waiting} kept here${offline ? ', network away' : ', sending'}`;
+    waiting === 0
+      ? `all saved${away ? ', network away' : ''}`
+      : `${waiting} kept here${away ? ', network away' : ', sending'}`;
   return (
     <header className={styles.header}>
       <Link href="/wrap" className={styles.home} aria-label="Back to the rail">
@@ -131,7 +184,11 @@ function WrapHeader({ view, waiting, offline, read, onRead }: HeaderProps) {
         </button>
       )}
       <span className={styles.due}>
-        on the block <b>{formatWeight(view.onBlock, 1)}</b> {view.unit}
+        on the block <b>{formatWeight(view.onBlock, 1)}</b> {view.unit}, due{' '}
+        <b>{formatWeight(account.due, 1)}</b>
+        <span className={styles.over} data-under={account.over < 0 || undefined}>
+          {account.over < 0 ? 'short by' : 'over'} {formatWeight(Math.abs(account.over) as Weight, 1)}
+        </span>
       </span>
       <span className={waiting === 0 ? styles.saved : styles.unsaved} role="status" data-pending={waiting}>
         {saved}

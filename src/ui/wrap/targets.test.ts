@@ -3,6 +3,7 @@ import { weight } from '@/core/quantity/weight';
 import { COLD, half, house } from '@/core/tests/halfHog';
 import type { WrapView } from '@/server/wrap';
 import type { ScaleReading } from '@/core/scale/reading';
+import { runningAccount } from './runningAccount';
 import { isDue, SECTIONS, targetsOf, type Target } from './targets';
 import { whyNotTaken } from './whyNotTaken';
 
@@ -11,6 +12,8 @@ const expected = forecast(half, house, COLD);
 function view(change: Partial<WrapView> = {}): WrapView {
   return {
     readAt: '2026-11-26T08:00:00Z',
+    tradeItems: {},
+    trays: [],
     shareId: 's1' as WrapView['shareId'],
     name: 'Ottilie Brandreth, left half',
     about: '',
@@ -54,6 +57,12 @@ const target = (key: string, pending: Counted[] = [], change: Partial<WrapView> 
   targetsOf(view(change), pending).find((each) => each.key === key)!;
 
 describe('what is due at the wrap table', () => {
+  it('adds up to the whole side before anything is weighed, less what saw and air take', () => {
+    const { due, over } = runningAccount(targetsOf(view(), []), COLD[0]!);
+    expect(due + over).toBe(COLD[0]);
+    expect(Math.abs(over)).toBeLessThan(COLD[0]! * 0.03);
+  });
+
   it('every line of the sheet, where it comes from, then tub and barrels', () => {
     const targets = targetsOf(view(), []);
     expect(SECTIONS.map((section) => targets.filter((each) => each.section === section).length)).toEqual([

@@ -15,6 +15,7 @@ export function useChosenTarget(targets: readonly Target[]) {
 
   function choose(key: string | undefined) {
     const target = targets.find((each) => each.key === key);
+    if (target) setSection(target.section);
     setChosen(target && { key: target.key, wasDue: isDue(target) });
     setChangedPieces(null);
   }
@@ -30,6 +31,10 @@ export function useChosenTarget(targets: readonly Target[]) {
     target,
     pieces,
     choose,
+    /** What is due next of a line: into the cure first, then packs. */
+    keyOfLine: (lineKey: string) =>
+      targets.find((each) => 'lineKey' in each.purpose && each.purpose.lineKey === lineKey && isDue(each))
+        ?.key,
     openSection,
     stepSection: (by: 1 | -1) =>
       openSection(SECTIONS[(SECTIONS.indexOf(section) + by + SECTIONS.length) % SECTIONS.length]!),

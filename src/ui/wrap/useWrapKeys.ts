@@ -14,6 +14,8 @@ type Does = {
   pieces: (by: 1 | -1) => void;
   nothingMore: () => void;
   typed: () => void;
+  tray: () => void;
+  combine: () => void;
 };
 
 /** The whole flow of the wrap table by keyboard. */
@@ -34,4 +36,6 @@ export function useWrapKeys(enabled: boolean, does: Does): void {
   useKey('wrap', 'less', () => does.pieces(-1), enabled);
   useKey('wrap', 'nothingMore', does.nothingMore, enabled);
   useKey('wrap', 'typed', does.typed, enabled);
+  useKey('wrap', 'tray', does.tray, enabled);
+  useKey('wrap', 'combine', does.combine, enabled);
 }

@@ -13,6 +13,7 @@ import type { Result } from '@/core/quantity/result';
 import { isOnItsWay, type Taken, type WeighInput } from '../outbox/outbox';
 import { outbox } from '../outbox/useOutbox';
 import { lastOwn, type Own } from './lastOwn';
+import { runningAccount } from './runningAccount';
 import { isDue, targetsOf } from './targets';
 import type { Typed } from './TypedWeight';
 import { useChosenTarget } from './useChosenTarget';
@@ -32,6 +33,17 @@ function counted(input: WeighInput) {
     source: purpose.kind === 'package' ? purpose.from : purpose.kind === 'barrel' ? purpose.barrel : '',
     lineKey: 'lineKey' in purpose ? purpose.lineKey : '',
   };
+}
+
+/** What is still on the block when what is on its way has arrived. */
+function onBlockNow({ onBlock }: WrapView, pending: readonly { input: WeighInput }[]): Weight {
+  const leaving = pending
+    .map(({ input }) => ({
+      ...counted(input),
+      from: input.purpose.kind === 'green' ? input.purpose.from : '',
+    }))
+    .filter(({ kind, source, from }) => (kind === 'package' ? source === 'share' : from !== 'tub'));
+  return (onBlock - leaving.reduce((sum, { net }) => sum + net, 0)) as Weight;
 }
 
 /** Names what lies on the scale and what it is to be taken for. */
@@ -107,6 +119,7 @@ export function useWrapTable(first: WrapView) {
   /** The finished target and the load of which somebody has been asked whether it is one more. */
   const [again, setAgain] = useState('');
   const takenBack = useRef(new Set<string>());
+  const [trayAt, setTray] = useState(-1);
   const scale = useScale();
   const door = useDoor();
   const { pending, away, odd, taken, send, ...sent } = useSent(known, say, reload);
@@ -123,6 +136,7 @@ export function useWrapTable(first: WrapView) {
   const chosen = useChosenTarget(targets);
   const { target } = chosen;
   const { unit, shareId } = view;
+  const tray = view.trays[trayAt];
 
   const read = readHere || view.noteRead;
   /** Said once: the house remembers who has read them, and the table goes on without waiting for it. */
@@ -131,34 +145,52 @@ export function useWrapTable(first: WrapView) {
     void door('readNote', { clientId: newClientId(), shareId });
   }
 
-  function take() {
+  /** Why nothing is taken now, in words that are said; undefined when it is. */
+  function whyNotNow(): string | undefined {
     if (view.instructions !== '' && !read) {
       acknowledge();
-      return say('refused', `Read first: ${view.instructions} Press Enter again to weigh.`);
+      return `Read first: ${view.instructions} Press Enter again to weigh.`;
     }
     const why = whyNotTaken(target, scale.reading);
-    if (why) return say('refused', why);
+    if (why) return why;
     const oneMore = `${target!.key} ${scale.reading!.loadId}`;
-    if (!isDue(target!) && again !== oneMore) {
-      setAgain(oneMore);
-      const words = `${target!.title}: ${target!.made} of ${target!.due} are made. Press Enter again if this is one more.`;
-      return say('refused', words);
-    }
+    if (isDue(target!) || again === oneMore) return undefined;
+    setAgain(oneMore);
+    return `${target!.title}: ${target!.made} of ${target!.due} are made. Press Enter again if this is one more.`;
+  }
+
+  /** What every weight that is taken for the chosen target says, however it was weighed. */
+  function asked() {
     const { purpose } = target!;
     const pieces = purpose.kind === 'package' ? chosen.pieces : null;
-    const input = { clientId: newClientId(), shareId, purpose, pieces, reading: scale.reading! };
+    return { clientId: newClientId(), shareId, purpose, pieces, ...(tray ? { tray: tray.name } : {}) };
+  }
+
+  function sendOff(input: WeighInput) {
     send({ ...input, sure: loadKey(input) === odd });
     chosen.usualPieces();
   }
 
+  function take() {
+    const why = whyNotNow();
+    if (why) return say('refused', why);
+    return sendOff({ ...asked(), reading: scale.reading! });
+  }
+
+  /** What was put on top of the last pack is of another cut: both are in one pack. */
+  function combine() {
+    const last = lastOwn(view.weighings, taken.current, takenBack.current);
+    if (!last || pending.length > 0) {
+      return say('refused', 'Weigh the first cut of the pack, then put the other on top of it.');
+    }
+    const why = whyNotNow();
+    if (why) return say('refused', why);
+    return sendOff({ ...asked(), onto: last.id, reading: scale.reading! });
+  }
+
   /** A weight typed by hand, while the scale is away. */
   function takeTyped(typed: Typed) {
-    if (!target) return;
-    const { purpose } = target;
-    const pieces = purpose.kind === 'package' ? chosen.pieces : null;
-    const input = { clientId: newClientId(), shareId, purpose, pieces, typed };
-    send({ ...input, sure: loadKey(input) === odd });
-    chosen.usualPieces();
+    if (target) sendOff({ ...asked(), typed });
   }
 
   /** Takes back the last of one's own, also while it is on its way: what takes it back follows it. */
@@ -218,6 +250,11 @@ export function useWrapTable(first: WrapView) {
         clear();
       },
     },
+    account: runningAccount(targets, onBlockNow(view, pending)),
+    tray,
+    nextTray: () => setTray(trayAt + 1 >= view.trays.length ? -1 : trayAt + 1),
+    combine,
+    say,
     acknowledge,
     take,
     takeTyped,

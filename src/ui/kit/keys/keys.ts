@@ -138,6 +138,8 @@ export const KEYS = {
     less: { keys: 'minus,subtract', shown: '−', does: 'one piece less', repeats: true },
     nothingMore: { keys: 'n', shown: 'N', does: 'nothing more of this is to come, and why' },
     typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
+    tray: { keys: 't', shown: 'T', does: 'a tray or a bag of the shop under it: the next, then none' },
+    combine: { keys: 'c', shown: 'C', does: 'this cut lies on the last pack: both in one pack, one label' },
   },
   book: {
     book: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'book what is typed', inFields: true },
