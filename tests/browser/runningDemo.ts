@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -94,6 +94,17 @@ export class RunningDemo {
     this.program.kill('SIGTERM');
     await once(this.program, 'exit');
     rmSync(this.data, { recursive: true, force: true });
+  }
+
+  /** Kills the app, not what keeps it running: it is started again. @returns when it answers */
+  async kill(): Promise<void> {
+    const children = execFileSync('pgrep', ['-P', String(this.program.pid), '-f', 'serve.mjs']);
+    process.kill(Number(children.toString().trim()), 'SIGKILL');
+    for (;;) {
+      const answer = await fetch(`${this.address}/api/health`).catch(() => undefined);
+      if (answer?.ok) return;
+      await new Promise((done) => setTimeout(done, 100));
+    }
   }
 
   /** Puts a weight on a simulated scale, as the hand at its panel does; 0 takes it off. */

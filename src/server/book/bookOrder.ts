@@ -289,6 +289,7 @@ async function writeTickets(
     const said = weights?.[kind];
     if (said === undefined) continue;
     const gross = documentWeight(said, document.unit, shop.unit);
-    await writeTicket(house, { clientId: randomUUID(), sideId: side.id, kind, gross, tare: 0, remark: '' });
+    const ticket = { clientId: randomUUID(), sideId: side.id, kind, gross, tare: 0, remark: '' };
+    await writeTicket(house, { ...ticket, origin: 'typed' });
   }
 }

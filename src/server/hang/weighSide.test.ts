@@ -110,6 +110,29 @@ describe('warm meat', () => {
   });
 });
 
+/** A ticket whose weight comes from the rail scale. */
+function fromScale(kind: 'hot' | 'cold') {
+  return { clientId: randomUUID(), sideId, kind, tare: 0, reason: '', sure: false };
+}
+
+describe('what hangs on the rail scale', () => {
+  it('is taken as the scale says it, less hook and trolley, and stands in the book as weighed', async () => {
+    const said = fromScale('hot');
+    const reading = shop.reading(95_000, { scaleId: 'rail', gross: 95_000, tare: 0 });
+    await shop.get('weighSide', { ...said, reading, tare: 2_500 }, 'cutter');
+    expect(await shop.db('sideWeights')).toMatchObject([{ gross: 95_000, tare: 2_500, origin: 'scale' }]);
+  });
+
+  it('is nobody’s word: what the scale did not say, or says while it moves, is not taken', async () => {
+    const said = fromScale('hot');
+    const reading = shop.reading(95_000, { scaleId: 'rail', gross: 95_000, tare: 0 });
+    const asked = (change: object) => shop.ask('weighSide', { ...said, reading: { ...reading, ...change } });
+    expect(await asked({ net: 99_000 })).toMatchObject({ reason: 'not-the-scale' });
+    const moving = shop.reading(95_000, { gross: 95_000, tare: 0, state: 'moving' });
+    expect(await asked(moving)).toMatchObject({ reason: 'not-steady' });
+  });
+});
+
 describe('a weight that can hardly be', () => {
   it('is taken with a second yes, which is kept', async () => {
     const heavy = ticket('hot', 180_000);

@@ -8,6 +8,7 @@ import { netOf } from '@/core/order/standing';
 import type { SideWeight } from '@/core/order/work';
 import { success } from '@/core/quantity/result';
 import { convertUnits, formatWeight, inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import type { SignedReading } from '@/core/scale/reading';
 import type { Species } from '@/core/species/types';
 import { startsOf } from '@/data/block';
 import { bookedWith, sideById } from '@/data/book';
@@ -17,16 +18,23 @@ import { isOwner } from '../house/actor';
 import { clientId, id, sure, thousandths, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { defineUseCase, type House } from '../house/useCase';
+import { readingProblem, readingSchema } from '../wrap/reading';
 import { writeTicket, type Ticket } from './writeTicket';
 
-type Input = Omit<Ticket, 'remark'> & {
+type Said = Omit<Ticket, 'remark' | 'origin' | 'gross'> & {
   /** Why an earlier ticket is corrected. */
   readonly reason: string;
   readonly sure: boolean;
-};
+} & (
+    | { readonly gross: number }
+    /** What the rail scale says; what it takes off itself is off already. */
+    | { readonly reading: SignedReading }
+  );
+
+type Input = Omit<Ticket, 'remark'> & Pick<Said, 'reason' | 'sure'>;
 
 /** Writes a hot or cold ticket of a side. A later ticket of the same kind corrects the earlier one, and says why. */
-export const weighSide = defineUseCase<Input, { sideId: SideId }>({
+export const weighSide = defineUseCase<Said, { sideId: SideId }>({
   name: 'weighSide',
   roles: ['owner', 'counter', 'cutter'],
   writes: true,
@@ -34,13 +42,18 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
     clientId,
     sideId: id,
     kind: Joi.valid('hot', 'cold').required(),
-    gross: thousandths.positive().required(),
+    gross: thousandths.positive(),
+    reading: readingSchema,
     tare: thousandths.required(),
     reason: words(200).allow('').default(''),
     sure,
-  }),
+  }).xor('gross', 'reading'),
   subject: (input) => `${input.kind} ${input.sideId}`,
-  run: async (house, said) => {
+  run: async (house, asked) => {
+    const { unit } = await readShop(house.db);
+    const noReading = 'reading' in asked ? readingProblem(house, asked.reading, unit) : undefined;
+    if (noReading) return noReading;
+    const said = weighed(asked);
     const side = await sideById(house.db, said.sideId);
     if (!side) return refuse('not-found', 'There is no such side on the rail.');
     const booked = await bookedWith(house.db, [side.animalId]);
@@ -58,7 +71,6 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
     ) {
       return refuse('on-the-block', 'This side has gone to the block; its rail weight stands.');
     }
-    const { unit } = await readShop(house.db);
     const species = speciesIn(house.catalogue, animal.species);
     const tickets = await ticketsOfSides(house.db, [side.id]);
     const odd = oddity(input, species, unit) ?? oddLoss(input, tickets);
@@ -83,6 +95,15 @@ export const weighSide = defineUseCase<Input, { sideId: SideId }>({
     return success({ sideId: side.id });
   },
 });
+
+/** What hangs on the scale, with where it is known from. */
+function weighed(said: Said): Input {
+  const { clientId: requestId, sideId, kind, tare, reason, sure: isSure } = said;
+  const known = { clientId: requestId, sideId, kind, tare, reason, sure: isSure };
+  return 'reading' in said
+    ? { ...known, gross: said.reading.net, origin: 'scale' }
+    : { ...known, gross: said.gross, origin: 'typed' };
+}
 
 /** One side of what was weighed in one piece. */
 function halfOf(said: Input, at: number): Input {

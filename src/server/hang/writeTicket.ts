@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { adjustment, sideStanding } from '@/core/ledger/ledger';
 import type { SideId } from '@/core/order/animal';
 import { netOf } from '@/core/order/standing';
-import type { SideWeight } from '@/core/order/work';
+import type { Origin, SideWeight } from '@/core/order/work';
 import type { Weight } from '@/core/quantity/weight';
 import { instant } from '@/core/time/shopTime';
 import { ticketsOfSides, writeSideWeight } from '@/data/hang';
@@ -15,6 +15,7 @@ export type Ticket = {
   readonly kind: 'hot' | 'cold';
   readonly gross: number;
   readonly tare: number;
+  readonly origin: Origin;
   readonly remark: string;
 };
 
@@ -41,7 +42,7 @@ export async function writeTicket(house: House, ticket: Ticket): Promise<void> {
     kind: ticket.kind,
     gross: ticket.gross as Weight,
     tare: ticket.tare as Weight,
-    origin: 'typed',
+    origin: ticket.origin,
     remark: ticket.remark,
     at,
     actorId: house.actor.id,

@@ -31,8 +31,9 @@ export function ScanToOpen({ opens }: Props) {
   if (choices.length === 0) return null;
   return (
     <nav aria-label="Which of these was scanned">
-      {choices.map(({ shareId, name, tag }) => (
-        <Link key={shareId} href={`${opens}/${shareId}`}>
+      <p>Which of these was scanned?</p>
+      {choices.map(({ shareId, name, tag }, at) => (
+        <Link key={shareId} autoFocus={at === 0} href={`${opens}/${shareId}`}>
           {tag}, {name}
         </Link>
       ))}

@@ -55,7 +55,13 @@ export function BeforeTheBlock({ view, back, onStarted }: Props) {
           <input value={reason} maxLength={200} onChange={(event) => setReason(event.target.value)} />
         </label>
       )}
-      <button type="button" className={styles.start} disabled={!isReady || busy} onClick={() => void start()}>
+      <button
+        type="button"
+        className={styles.start}
+        disabled={!isReady || busy}
+        autoFocus
+        onClick={() => void start()}
+      >
         Take to the block
       </button>
     </main>

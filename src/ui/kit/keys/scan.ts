@@ -11,7 +11,7 @@ export type Stroke = {
 /** Hands need longer than this from one key to the next; scanners do not. Milliseconds. */
 export const FASTER_THAN_HANDS_MS = 40;
 /** Fewer letters than these may be a hurried hand. */
-const SHORTEST_SCAN = 5;
+const SHORTEST_SCAN = 3;
 /** How scanners type the separator of GS1 codes: Ctrl and a bracket. */
 const SEPARATOR = '\u001d';
 

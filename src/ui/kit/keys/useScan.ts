@@ -38,7 +38,7 @@ export function useScan(onScan: (text: string) => void, enabled = true): void {
       if (!event.isTrusted || isField(event.target) || event.altKey || event.metaKey) return;
       clearTimeout(timer);
       const { key, ctrlKey, repeat } = event;
-      const heard = reader.press({ key, ctrlKey, repeat, at: performance.now() });
+      const heard = reader.press({ key, ctrlKey, repeat, at: event.timeStamp });
       if (heard === 'hand') return release();
       event.preventDefault();
       event.stopImmediatePropagation();
