@@ -4,6 +4,7 @@ import type { Label } from '@/core/label/label';
 import type { Scanned, WrapView } from '@/server/wrap';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
+import { walkOf } from './walk';
 
 /** A day at block and wrap table, by keys and scans alone; each step stands on the one before. */
 jest.setTimeout(400_000);
@@ -85,17 +86,7 @@ const DAY: readonly OrderDocument[] = [
   ),
 ];
 
-let broken = false;
-
-/** A step of the day. After one has failed the others fail at once, since they stand on it. */
-function step(name: string, walk: () => Promise<void>): void {
-  it(name, async () => {
-    if (broken) throw new Error('An earlier step failed.');
-    broken = true;
-    await walk();
-    broken = false;
-  });
-}
+const step = walkOf();
 
 const SHARES = new Map<string, string>();
 
@@ -242,6 +233,8 @@ describe('a cutting day', () => {
     expect(await cuts('Bram Tolley')).not.toEqual(await cuts('Aud Fellows'));
     await sunna.open('/wrap');
     await scans(sunna, 'B901', 'Which of these');
+    await sunna.keys('2');
+    await sunna.sees('From the block');
   });
 
   step(

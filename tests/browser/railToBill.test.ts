@@ -3,6 +3,7 @@ import { join, resolve } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
+import { walkOf } from './walk';
 
 /** One test walks the whole line; each step stands on the one before. */
 jest.setTimeout(300_000);
@@ -22,17 +23,7 @@ afterAll(async () => {
   await demo?.stop();
 });
 
-let broken = false;
-
-/** A step of the walk. After one has failed the others fail at once, since they stand on it. */
-function step(name: string, walk: () => Promise<void>): void {
-  it(name, async () => {
-    if (broken) throw new Error('An earlier step failed.');
-    broken = true;
-    await walk();
-    broken = false;
-  });
-}
+const step = walkOf();
 
 /** The number in an element, such as the take-home weight. */
 async function figure(person: Person, css: string): Promise<number> {

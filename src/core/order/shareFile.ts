@@ -5,6 +5,7 @@ import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
 import type { Animal, Share, Side } from './animal';
 import type { Cancellation } from './changes';
+import type { DeepTemperature } from './deepTemperature';
 import type { Found } from './found';
 import type { Deviation } from './deviation';
 import type { Plan } from './plan';
@@ -18,6 +19,8 @@ export type HungSide = {
   readonly firstHot: SideWeight | undefined;
   readonly hot: SideWeight | undefined;
   readonly cold: SideWeight | undefined;
+  /** How warm it was inside when it was last measured; null where it never was. */
+  readonly deep: DeepTemperature | null;
   /** What was found on it, and stands. */
   readonly found: readonly Found[];
 };

@@ -1,3 +1,4 @@
+import { isCold } from './deepTemperature';
 import { cellsOf } from '../atlas/cells';
 import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
@@ -150,14 +151,22 @@ export function daysHung(file: ShareFile, now: Date): number {
   return Math.max(0, daysBetween(file.animal.killDate, dayIn(file.shop.zone, until)));
 }
 
-/** Whether the heat may still be in the bone: counted from the first ticket, or the kill day when that is earlier. */
+/**
+ * Whether the heat may still be in the bone: as a probe has measured it, else counted from the first ticket, or the kill
+ * day when that is earlier.
+ */
 export function isChilling(file: ShareFile, now: Date): boolean {
-  return now.getTime() < chilledAt(file).getTime();
+  const isWarm = file.sides.some(({ deep }) => deep !== null && !isCold(deep));
+  return isWarm || now.getTime() < chilledAt(file).getTime();
 }
 
 /** When the heat is out of the bone of every side. */
 export function chilledAt(file: ShareFile): Date {
-  const ends = file.sides.map((side) => sideHung(file, side) + file.rules.chillHours * HOUR_MS);
+  const ends = file.sides.map((side) =>
+    side.deep && isCold(side.deep)
+      ? Date.parse(side.deep.at)
+      : sideHung(file, side) + file.rules.chillHours * HOUR_MS,
+  );
   return new Date(Math.max(...ends));
 }
 

@@ -8,4 +8,5 @@ export {
   writeWithdrawal,
 } from './found';
 export { ticketsOfSides, writeSideWeight } from './sideWeights';
+export { deepTemperaturesOf, writeDeepTemperature } from './deepTemperatures';
 export { railEventsOf, writeRailEvent } from './railEvents';

@@ -25,6 +25,7 @@ import * as block from './023-block';
 import * as found from './024-found';
 import * as rail from './025-rail';
 import * as packs from './026-packs';
+import * as deepTemperatures from './027-deep-temperatures';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -56,6 +57,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['024-found', found],
   ['025-rail', rail],
   ['026-packs', packs],
+  ['027-deep-temperatures', deepTemperatures],
 ];
 
 async function noWayBack(): Promise<void> {

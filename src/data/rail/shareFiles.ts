@@ -1,13 +1,12 @@
 import { group } from 'd3-array';
 import { carcassOfSides } from '@/core/order/carcassOfSides';
-import type { Found } from '@/core/order/found';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import { cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import { netOf } from '@/core/order/standing';
 import { cutTogether, leadOf } from '@/core/order/together';
-import type { SideWeight, Weighing } from '@/core/order/work';
+import type { Weighing } from '@/core/order/work';
 import type { Shop } from '@/core/shop/shop';
 import { convertUnits, inUnits } from '@/core/quantity/weight';
 import { quarterOfPart, sidesOfPart, type SharePart } from '@/core/shares/parts';
@@ -16,7 +15,7 @@ import { monthOf } from '@/core/time/shopTime';
 import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
-import { foundOnSides, ticketsOfSides } from '../hang';
+import { deepTemperaturesOf, foundOnSides, ticketsOfSides } from '../hang';
 import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
 import { allotmentsOf, closingsOf, paymentsOf, pickUpsOf } from '../settle';
@@ -43,20 +42,7 @@ export async function readShareFiles(
     db,
     [...booked.animals.values()].map((animal) => animal.priceListId),
   );
-  const tickets = group(
-    await ticketsOfSides(
-      db,
-      booked.sides.map((side) => side.id),
-    ),
-    (ticket) => ticket.sideId,
-  );
-  const found = group(
-    await foundOnSides(
-      db,
-      booked.sides.map((side) => side.id),
-    ),
-    (each) => each.sideId,
-  );
+  const hungOf = group(await hungSides(db, booked.sides), ({ side }) => side.animalId);
   const siblings = group(booked.shares, (share) => share.animalId);
   const wanted = new Set(shareIds);
   // What is cut as one has one sheet, one block and one balance: those of the first household.
@@ -77,7 +63,6 @@ export async function readShareFiles(
   const pickUps = await pickUpsOf(db, shareIds);
   const cancellations = await cancellationsOf(db, shareIds);
   const held = await heldByShare(db, leadIds, weighings);
-  const sidesOfAnimal = group(booked.sides, (side) => side.animalId);
   // A sheet stands on what held when it was begun; where there is none yet, today's holds.
   const begun = new Map<number, ShopSetUp>();
   for (const share of booked.shares) {
@@ -88,9 +73,7 @@ export async function readShareFiles(
     .sort((a, b) => a.number - b.number)
     .map((share) => {
       const animal = booked.animals.get(share.animalId)!;
-      const hung = (sidesOfAnimal.get(animal.id) ?? []).map((side) =>
-        hungSide(side, tickets.get(side.id) ?? [], found.get(side.id) ?? []),
-      );
+      const hung = hungOf.get(animal.id) ?? [];
       const isOwn = ({ side }: HungSide) => sidesOfPart(share.part).includes(side.position);
       const leadId = leads.get(share.id)!;
       const lead = booked.shares.find((each) => each.id === leadId)!;
@@ -175,34 +158,26 @@ export async function sidesWithoutShare(
         (share) => !share.cancelled && sidesOfPart(share.part).includes(side.position),
       ),
   );
-  const tickets = group(
-    await ticketsOfSides(
-      db,
-      unsold.map((side) => side.id),
-    ),
-    (ticket) => ticket.sideId,
-  );
-  const found = group(
-    await foundOnSides(
-      db,
-      unsold.map((side) => side.id),
-    ),
-    (each) => each.sideId,
-  );
-  return group(
-    unsold.map((side) => hungSide(side, tickets.get(side.id) ?? [], found.get(side.id) ?? [])),
-    ({ side }) => side.animalId,
-  );
+  return group(await hungSides(db, unsold), ({ side }) => side.animalId);
 }
 
-function hungSide(side: Side, tickets: readonly SideWeight[], found: readonly Found[]): HungSide {
-  return {
-    side,
-    firstHot: tickets.find((ticket) => ticket.kind === 'hot'),
-    hot: tickets.findLast((ticket) => ticket.kind === 'hot'),
-    cold: tickets.findLast((ticket) => ticket.kind === 'cold'),
-    found,
-  };
+/** Sides with everything that was weighed, found and measured on them while they hung. */
+async function hungSides(db: Database, sides: readonly Side[]): Promise<HungSide[]> {
+  const ids = sides.map(({ id }) => id);
+  const tickets = group(await ticketsOfSides(db, ids), (ticket) => ticket.sideId);
+  const found = group(await foundOnSides(db, ids), (each) => each.sideId);
+  const temperatures = group(await deepTemperaturesOf(db, ids), (each) => each.sideId);
+  return sides.map((side) => {
+    const own = tickets.get(side.id) ?? [];
+    return {
+      side,
+      firstHot: own.find((ticket) => ticket.kind === 'hot'),
+      hot: own.findLast((ticket) => ticket.kind === 'hot'),
+      cold: own.findLast((ticket) => ticket.kind === 'cold'),
+      deep: temperatures.get(side.id)?.at(-1) ?? null,
+      found: found.get(side.id) ?? [],
+    };
+  });
 }
 
 type Ground = {

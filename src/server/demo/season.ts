@@ -227,7 +227,7 @@ class Season {
       transactionId: this.id(`${kind} ${position} ledger`),
     });
     const hot = ticket('hot', killed);
-    return { side, firstHot: hot, hot, cold: ticket('cold', cut), found: [] };
+    return { side, firstHot: hot, hot, cold: ticket('cold', cut), deep: null, found: [] };
   }
 
   /** Everything that was written of these shares, and of the people met since the last time. */

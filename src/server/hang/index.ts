@@ -1,6 +1,7 @@
 import { doOnRail } from './doOnRail';
 import { hangView } from './hangView';
 import { railBoardView } from './railBoardView';
+import { noteTemperature } from './noteTemperature';
 import { noteFound, photoView, withdrawFound } from './noteFound';
 import { weighSide } from './weighSide';
 
@@ -15,5 +16,6 @@ export const hang = {
   withdrawFound,
   photoView,
   doOnRail,
+  noteTemperature,
   railBoardView,
 } as const;

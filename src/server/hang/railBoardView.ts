@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { isChilling, daysHung, netOf, planOf, sheetInForce, openQuestions } from '@/core/order/standing';
+import { degreesWords } from '@/core/order/deepTemperature';
 import { shareName } from '@/core/order/naming';
 import type { ShareId, SideId } from '@/core/order/animal';
 import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
@@ -8,7 +9,7 @@ import { expectedCold } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
 import { formatWeight } from '@/core/quantity/weight';
 import type { Destination, SideMap } from '@/core/species/types';
-import { dayIn, daysBetween } from '@/core/time/shopTime';
+import { clockIn, dayIn, daysBetween } from '@/core/time/shopTime';
 import { readShop } from '@/data/setUp';
 import { defineUseCase, STAFF } from '../house/useCase';
 import { railsOf, sidesHanging, type Hanging } from './rails';
@@ -29,6 +30,8 @@ export type SideOnPlan = {
   /** `366.2`, or `≈360` where no cold weight was taken. */
   readonly weight: string;
   readonly chilling: boolean;
+  /** How warm it was inside when it was last measured; empty where it never was. */
+  readonly deep: string;
   readonly covered: boolean;
   readonly held: string;
   readonly found: number;
@@ -104,6 +107,9 @@ function sideOnPlan({ side, hung, file, tag, feet, onRail }: Hanging, now: Date)
     longestDays,
     weight: weightOf(file, hung, now),
     chilling: hung.hot !== undefined && isChilling(file, now),
+    deep: hung.deep
+      ? `${degreesWords(hung.deep.tenthsF, file.shop.unit)} inside, ${clockIn(file.shop.zone, hung.deep.at)}`
+      : '',
     covered: onRail.covered,
     held: onRail.held,
     found: hung.found.length,

@@ -115,6 +115,38 @@ function fromScale(kind: 'hot' | 'cold') {
   return { clientId: randomUUID(), sideId, kind, tare: 0, reason: '', sure: false };
 }
 
+describe('how warm a side is inside', () => {
+  const measure = (typed?: number) =>
+    shop.ask('noteTemperature', {
+      clientId: randomUUID(),
+      sideId,
+      ...(typed === undefined ? {} : { typed }),
+    });
+
+  it('by the probe says whether it is chilled, whatever the clock says', async () => {
+    shop.now = new Date('2026-11-22T10:00:00Z');
+    await shop.get('weighSide', ticket('hot', 92_500));
+    shop.now = new Date('2026-11-23T08:00:00Z');
+    expect(await board()).toMatchObject({ chilling: true });
+    shop.probeReads = { probeId: 'probe', tenths: 384, scale: 'F', steady: true };
+    expect(await measure()).toEqual({ ok: true, value: { words: '38.4 °F', cold: true } });
+    expect(await board()).toMatchObject({ chilling: false });
+    shop.now = new Date('2026-11-25T08:00:00Z');
+    expect(await measure(52)).toMatchObject({ value: { cold: false } });
+    expect(await board()).toMatchObject({ chilling: true });
+    expect(await shop.db('deepTemperatures').orderBy('rowid').select('tenthsF', 'origin')).toEqual([
+      { tenthsF: 384, origin: 'probe' },
+      { tenthsF: 520, origin: 'typed' },
+    ]);
+  });
+
+  it('is not taken while the probe moves', async () => {
+    await shop.get('weighSide', ticket('hot', 92_500));
+    shop.probeReads = { probeId: 'probe', tenths: 700, scale: 'F', steady: false };
+    expect(await measure()).toMatchObject({ reason: 'not-steady' });
+  });
+});
+
 describe('what hangs on the rail scale', () => {
   it('is taken as the scale says it, less hook and trolley, and stands in the book as weighed', async () => {
     const said = fromScale('hot');

@@ -213,6 +213,7 @@ describe('whatever is asked', () => {
       readNote: { clientId: randomUUID(), shareId },
       reprintLabel: { clientId: randomUUID(), weighingId: pack.id },
       tareScale: {},
+      noteTemperature: { clientId: randomUUID(), sideId, typed: 38.5 },
       wrapView: { shareId },
       labelView: { weighingId: pack.id, copy: 1 },
       scaleView: {},

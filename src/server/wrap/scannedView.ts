@@ -28,7 +28,13 @@ export type ScannedPack = {
   readonly mayBeOf: readonly ScannedShare[];
 };
 
-export type ScannedShare = { readonly shareId: ShareId; readonly name: string; readonly tag: string };
+export type ScannedShare = {
+  readonly shareId: ShareId;
+  readonly name: string;
+  readonly tag: string;
+  /** It hangs ready for the block, or is wrapped. */
+  readonly isHere: boolean;
+};
 
 export type Scanned = ScannedPack | { readonly kind: 'shares'; readonly shares: readonly ScannedShare[] };
 
@@ -54,8 +60,8 @@ export const scannedView = defineUseCase<{ text: string }, Scanned>({
   },
 });
 
-function asShare({ shareId, name, tag }: StageRow): ScannedShare {
-  return { shareId, name, tag };
+function asShare({ shareId, name, tag, stage }: StageRow): ScannedShare {
+  return { shareId, name, tag, isHere: stage === 'wrap' };
 }
 
 async function packOf(house: House, serial: number): Promise<Result<Scanned, Reason>> {

@@ -12,6 +12,7 @@ type Props = {
   onHold: () => void;
   onFound: () => void;
   onWeigh: () => void;
+  onDeep: () => void;
 };
 
 /** The side that is opened: what it is, what it waits for, and what can be done with it. */
@@ -25,12 +26,15 @@ export function OpenedSide({ side, unit, moving, ...does }: Props) {
           {side.days} of {side.targetDays} days, longest {side.longestDays}
         </span>{' '}
         {side.waits !== '' && <b className="alarm">{side.waits}</b>}{' '}
-        {side.chilling && <b className="alarm">still chilling</b>} {side.covered && 'covered'}{' '}
+        {side.chilling && <b className="alarm">still chilling</b>} {side.deep} {side.covered && 'covered'}{' '}
         {side.held !== '' && <b className="alarm">held: {side.held}</b>}
       </p>
       <p className={styles.acts}>
         <Button onClick={does.onWeigh}>
           Weigh <kbd>W</kbd>
+        </Button>
+        <Button onClick={does.onDeep}>
+          How warm inside <kbd>T</kbd>
         </Button>
         <Button onClick={does.onFound}>
           Finding <kbd>F</kbd>

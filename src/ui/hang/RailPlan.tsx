@@ -8,6 +8,7 @@ import { useKey, useScope } from '../kit/keys/useKey';
 import { useLive } from '../kit/live/useLive';
 import { Note } from '../kit/Note';
 import { useAsk } from '../kit/useAsk';
+import { DeepDialog } from './DeepDialog';
 import { OneRail } from './OneRail';
 import { OpenedSide } from './OpenedSide';
 import { RailUpright } from './RailUpright';
@@ -21,6 +22,7 @@ export function RailPlan({ board: first, onFound, onWeigh }: Props) {
   const [openId, open] = useState(board.sides[0]?.sideId);
   const [moving, setMoving] = useState(false);
   const [holding, setHolding] = useState(false);
+  const [measuring, setMeasuring] = useState(false);
   const { ask, refusal, clear } = useAsk('doOnRail');
   const { sides } = board;
   const side = sides.find(({ sideId }) => sideId === openId) ?? sides[0];
@@ -51,6 +53,7 @@ export function RailPlan({ board: first, onFound, onWeigh }: Props) {
   useKey('rail', 'cover', cover);
   useKey('rail', 'hold', hold);
   useKey('rail', 'finding', () => side && onFound(side));
+  useKey('rail', 'deep', () => setMeasuring(true));
   useKey('rail', 'weigh', () => side && onWeigh(side));
   if (board.rails.length === 0) {
     return (
@@ -88,12 +91,14 @@ export function RailPlan({ board: first, onFound, onWeigh }: Props) {
           onMove={() => setMoving(!moving)}
           onCover={cover}
           onHold={hold}
+          onDeep={() => setMeasuring(true)}
           onFound={() => onFound(side)}
           onWeigh={() => onWeigh(side)}
         />
       )}
       {side && moving && <MoveTo board={board} onPlace={(rail, foot) => void move(rail, foot)} />}
       <Note failure={refusal} fields={[]} />
+      {measuring && side && <DeepDialog side={side} unit={board.unit} onClose={() => setMeasuring(false)} />}
       {holding && side && (
         <AskDialog
           title={`${side.tag}, ${side.position} side: why is it held?`}

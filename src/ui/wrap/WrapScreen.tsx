@@ -65,8 +65,9 @@ export function WrapScreen({ first }: { first: WrapView }) {
       const answer = await act('scannedView', { text });
       if (!answer.ok) return table.say('refused', answer.message);
       if (answer.value.kind === 'pack') return setPack(answer.value);
-      const [first] = answer.value.shares;
-      return router.push(`/wrap/${first!.shareId}`);
+      const [first] = answer.value.shares.filter(({ isHere, shareId }) => isHere && shareId !== view.shareId);
+      if (!first) return table.say('refused', `${text} is not at the wrap table, or is this one.`);
+      return router.push(`/wrap/${first.shareId}`);
     },
     view.started && !asking && !typing && !pack,
   );
@@ -187,7 +188,7 @@ function WrapHeader({ view, account, waiting, offline, read, onRead }: HeaderPro
         on the block <b>{formatWeight(view.onBlock, 1)}</b> {view.unit}, due{' '}
         <b>{formatWeight(account.due, 1)}</b>
         <span className={styles.over} data-under={account.over < 0 || undefined}>
-          {account.over < 0 ? 'short by' : 'over'} {formatWeight(Math.abs(account.over) as Weight, 1)}
+          {account.over < 0 ? 'short by' : 'left over'} {formatWeight(Math.abs(account.over) as Weight, 1)}
         </span>
       </span>
       <span className={waiting === 0 ? styles.saved : styles.unsaved} role="status" data-pending={waiting}>

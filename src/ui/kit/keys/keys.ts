@@ -100,6 +100,7 @@ export const KEYS = {
     weigh: { keys: 'w', shown: 'W', does: 'weigh it' },
     finding: { keys: 'f', shown: 'F', does: 'something was found on it' },
     move: { keys: 'm', shown: 'M', does: 'move it: then press the foot it hangs at' },
+    deep: { keys: 't', shown: 'T', does: 'how warm it is inside, by the probe' },
     cover: { keys: 'c', shown: 'C', does: 'covered, or bare' },
     hold: { keys: 'h', shown: 'H', does: 'hold it with a reason, or let it go' },
   },
