@@ -159,6 +159,13 @@ describe('weighings on their way', () => {
     expect(ids()).toEqual([]);
   });
 
+  it('whoever asks for what the house fails at is told so, and it stands until it is seen', async () => {
+    const broken = () => failure('unexpected', 'Say 1234.');
+    const { outbox, ids } = page(new Device(), { a: [broken(), broken(), broken()] });
+    const answer = await outbox.ask({ name: 'weigh', input: weighing('a') }, sunna);
+    expect([answer, ids()]).toEqual([failure('unexpected', 'Say 1234.'), ['a']]);
+  });
+
   it('two who ask at the same moment are both given their answers', async () => {
     const { outbox, sent } = page(new Device(), {});
     const asked = ['a', 'b', 'c'].map((id) => outbox.ask({ name: 'weigh', input: weighing(id) }, sunna));

@@ -121,7 +121,8 @@ export class Outbox {
     do await this.flush(who.id);
     while (!answer && !this.away.get() && this.isSent(write.input.clientId));
     stop();
-    return answer ?? failure('kept', KEPT);
+    const aside = this.waiting.get().find(({ input }) => input.clientId === write.input.clientId)?.setAside;
+    return answer ?? (aside ? failure('unexpected', aside) : failure('kept', KEPT));
   }
 
   private isSent(clientId: string): boolean {
