@@ -1,11 +1,22 @@
 import fc from 'fast-check';
 import { inUnits, weight } from '../quantity/weight';
 import { half } from '../tests/halfHog';
-import { expectedCold, keptShare, shrinkPct, shrinkWorking } from './shrink';
+import { expectedCold, keptShare, shrinkCurveOf, shrinkPct, shrinkWorking } from './shrink';
 import { leastCertain, sideToCut } from './sideToCut';
 
 const openBeef = { covering: 'open', firstDay: 0.02, daysTwoToSeven: 0.005, later: 0.0025 };
 const skinOn = half.species.shrink[0]!;
+
+describe('a hog that was skinned', () => {
+  it('dries faster than one in its skin: 2.5 % on the first day, then 0.6 and 0.4', () => {
+    const skinned = shrinkCurveOf(half.species, { skinned: true });
+    expect(skinned).toMatchObject({ firstDay: 0.025, daysTwoToSeven: 0.006, later: 0.004 });
+    expect(shrinkCurveOf(half.species, undefined)).toBe(skinOn);
+    const hot = weight(92.5);
+    const cold = (condition?: { skinned: true }) => sideToCut(half.species, 'lb', { hot }, condition).weight;
+    expect(cold({ skinned: true })).toBeLessThan(cold());
+  });
+});
 
 describe('shrink on the rail', () => {
   it('takes each day from what the day before left', () => {

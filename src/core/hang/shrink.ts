@@ -1,6 +1,16 @@
 import type { Weight } from '../quantity/weight';
-import type { ShrinkCurve } from '../species/types';
+import type { Condition } from '../carcass/condition';
+import type { ShrinkCurve, Species } from '../species/types';
 import type { Working } from '../working/working';
+
+/** The curve by which a carcass dries: its species' usual one, or that of a carcass which was skinned. */
+export function shrinkCurveOf(
+  { shrink }: Pick<Species, 'shrink'>,
+  condition: Pick<Condition, 'skinned'> | undefined,
+): ShrinkCurve {
+  const skinned = condition?.skinned ? shrink.find((curve) => curve.skinned) : undefined;
+  return skinned ?? shrink[0]!;
+}
 
 /**
  * Share of the hot weight that is left after hanging; each day takes its part of what the day before left.

@@ -1,6 +1,7 @@
 import { convertUnits, weight, type Weight, type WeighingUnit } from '../quantity/weight';
+import type { Condition } from '../carcass/condition';
 import type { Species } from '../species/types';
-import { expectedCold } from './shrink';
+import { expectedCold, shrinkCurveOf } from './shrink';
 
 /** What a side's cold weight stands on: weighed cold, expected from the hot weight, or a usual side. */
 export type WeightBasis = 'cold' | 'hot' | 'usual';
@@ -11,17 +12,18 @@ export type SideToCut = { readonly weight: Weight; readonly basis: WeightBasis }
  * The cold weight to cut a side by: as weighed; else what its hot weight leaves after its days on the rail; else the
  * species' reference side.
  *
- * @param days - on the rail; as long as the species usually hangs when nobody says
+ * @param condition - days on the rail, as long as the species usually hangs when nobody says; and whether it was skinned
  */
 export function sideToCut(
   species: Species,
   unit: WeighingUnit,
   weighed: { readonly hot?: Weight | undefined; readonly cold?: Weight | undefined },
-  days = species.hang.targetDays,
+  condition?: Pick<Condition, 'daysHung' | 'skinned'>,
 ): SideToCut {
   if (weighed.cold !== undefined) return { weight: weighed.cold, basis: 'cold' };
   if (weighed.hot !== undefined) {
-    return { weight: expectedCold(species.shrink[0]!, weighed.hot, days), basis: 'hot' };
+    const days = condition?.daysHung ?? species.hang.targetDays;
+    return { weight: expectedCold(shrinkCurveOf(species, condition), weighed.hot, days), basis: 'hot' };
   }
   return { weight: weight(convertUnits(species.atlas.reference.sideLb, 'lb', unit)), basis: 'usual' };
 }

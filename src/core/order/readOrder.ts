@@ -72,7 +72,7 @@ export function sidesOf(shop: ReadingShop, order: OrderDocument, part: ShareDocu
   return sidesOfPart(part).map((side) => {
     const said = order.weights?.[side];
     const weighed = { hot: inShop(said?.hot), cold: inShop(said?.cold) };
-    const whole = sideToCut(species, shop.unit, weighed, situation.condition?.daysHung);
+    const whole = sideToCut(species, shop.unit, weighed, situation.condition);
     if (quarterOfPart(part) === 'side') return whole;
     const sideLb = convertUnits(inUnits(whole.weight), shop.unit, 'lb');
     return { ...whole, weight: Math.round(whole.weight * cellsOf(situation, sideLb).partOfSide) as Weight };

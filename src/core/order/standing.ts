@@ -25,8 +25,10 @@ export function netOf(ticket: SideWeight): Weight {
 /** The cold weight of each side to cut by, and which basis the least certain side stands on. */
 export function coldSides({ sides, situation }: ShareFile): { weights: Weight[]; basis: WeightBasis } {
   const { species, unit } = situation;
+  // How long it will hang is not known yet: as long as its species does.
+  const dried = situation.condition?.skinned ? { skinned: true } : undefined;
   const cut = sides.map(({ hot, cold }) =>
-    sideToCut(species, unit, { hot: hot && netOf(hot), cold: cold && netOf(cold) }),
+    sideToCut(species, unit, { hot: hot && netOf(hot), cold: cold && netOf(cold) }, dried),
   );
   const weights = cut.map((side) => quarterWeight(situation, side.weight));
   return { weights, basis: leastCertain(cut.map((side) => side.basis)) };

@@ -222,6 +222,7 @@ export const speciesSchema = Joi.object<Species>({
     .items(
       Joi.object({
         covering: words.required(),
+        skinned: Joi.valid(true),
         firstDay: share.required(),
         daysTwoToSeven: share.required(),
         later: share.required(),

@@ -113,6 +113,8 @@ export type Cure = { readonly charges: readonly string[]; readonly labelWords: r
 
 export type ShrinkCurve = {
   readonly covering: string;
+  /** Holds for carcasses that were skinned, where the species usually keeps its skin. */
+  readonly skinned?: true;
   /** Shares of what is left: the first 24 hours, each of days 2 to 7, each day after. */
   readonly firstDay: number;
   readonly daysTwoToSeven: number;

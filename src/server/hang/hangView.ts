@@ -4,7 +4,7 @@ import { daysHung, isChilling, netOf } from '@/core/order/standing';
 import { shareName } from '@/core/order/naming';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import type { SideId } from '@/core/order/animal';
-import { expectedCold, shrinkPct, shrinkWorking } from '@/core/hang/shrink';
+import { expectedCold, shrinkPct, shrinkCurveOf, shrinkWorking } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
 import { foundWords } from '@/core/order/found';
 import { mainDecisionOf } from '@/core/questions/zones';
@@ -147,7 +147,7 @@ function animalOnRail(files: readonly ShareFile[], unsold: readonly HungSide[], 
     chilling: files.some((each) => each.sides.some(({ hot }) => hot) && isChilling(each, now)),
     unsplit: file.animal.unsplit,
     sides: sides.sort((a, b) => (a.position < b.position ? -1 : 1)),
-    working: shrinkWorking(species.shrink[0]!, days),
+    working: shrinkWorking(shrinkCurveOf(species, file.situation.condition), days),
   };
 }
 
@@ -161,7 +161,7 @@ function sideOnRail(
   { side, hot, cold, found }: HungSide,
   now: Date,
 ): SideOnRail {
-  const curve = situation.species.shrink[0]!;
+  const curve = shrinkCurveOf(situation.species, situation.condition);
   const until = cold ? new Date(cold.at) : now;
   const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, until)));
   const hotNet = hot ? netOf(hot) : null;

@@ -5,7 +5,7 @@ import { shareName } from '@/core/order/naming';
 import type { ShareId, SideId } from '@/core/order/animal';
 import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
 import { zoneDestinations } from '@/core/questions/zones';
-import { expectedCold } from '@/core/hang/shrink';
+import { expectedCold, shrinkCurveOf } from '@/core/hang/shrink';
 import { success } from '@/core/quantity/result';
 import { formatWeight } from '@/core/quantity/weight';
 import type { Destination, SideMap } from '@/core/species/types';
@@ -126,7 +126,7 @@ function weightOf(
   if (cold) return formatWeight(netOf(cold), 1);
   if (!hot) return '';
   const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, now)));
-  return `≈${formatWeight(expectedCold(situation.species.shrink[0]!, netOf(hot), days), 0)}`;
+  return `≈${formatWeight(expectedCold(shrinkCurveOf(situation.species, situation.condition), netOf(hot), days), 0)}`;
 }
 
 function waitsFor(file: Hanging['file']): string {
