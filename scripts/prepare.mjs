@@ -1,6 +1,14 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 
@@ -65,6 +73,7 @@ export function ensureBuilt() {
     '--outfile=public/floor-worker.js',
   ];
   run('npx', ['esbuild', ...worker, '--define:process.env.NODE_ENV="production"', '--log-level=warning']);
+  copyFileSync('node_modules/zxing-wasm/dist/reader/zxing_reader.wasm', 'public/zxing_reader.wasm');
   run('npx', ['next', 'build'], { NEXT_TELEMETRY_DISABLED: '1' });
   mkdirSync('.next', { recursive: true });
   writeFileSync(BUILD_STAMP, hash);

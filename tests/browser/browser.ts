@@ -43,11 +43,22 @@ export class Person {
     return Person.comes(address, TELEPHONE, true);
   }
 
-  private static async comes(address: string, size: Size, touches: boolean): Promise<Person> {
+  /** Somebody whose camera sees a film. */
+  static arriveWithCamera(address: string, film: string): Promise<Person> {
+    const camera = ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream'];
+    return Person.comes(address, TELEPHONE, false, [...camera, `--use-file-for-fake-video-capture=${film}`]);
+  }
+
+  private static async comes(
+    address: string,
+    size: Size,
+    touches: boolean,
+    flags: readonly string[] = [],
+  ): Promise<Person> {
     const profile = mkdtempSync(join(tmpdir(), 'fractum-browser-'));
     const options = new Options();
     options.setChromeBinaryPath('/usr/bin/chromium');
-    options.addArguments(...CHROMIUM_FLAGS, `--user-data-dir=${profile}`);
+    options.addArguments(...CHROMIUM_FLAGS, ...flags, `--user-data-dir=${profile}`);
     const driver = await new Builder()
       .forBrowser('chrome')
       .setChromeOptions(options)

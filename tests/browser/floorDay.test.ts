@@ -1,8 +1,10 @@
+import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
 import type { OrderDocument, SheetDocument } from '@/core/order/document';
 import type { Label } from '@/core/label/label';
 import type { Scanned, WrapView } from '@/server/wrap';
 import { Person } from './browser';
+import { filmOf } from './film';
 import { RunningDemo } from './runningDemo';
 import { walkOf } from './walk';
 
@@ -322,6 +324,20 @@ describe('a cutting day', () => {
     await iver.until('the pack at the other table', async () =>
       /\d\.\d\d/.test(await iver.text('ol[aria-label="Last weighings"]')),
     );
+  });
+
+  step('a telephone reads the label of a pack with its camera, and opens what it is of', async () => {
+    const { weighings } = await viewOf(sunna, 'Dagny Orr');
+    const pack = weighings.find(({ kind }) => kind === 'package');
+    const film = join(demo.data, 'label.y4m');
+    await filmOf(await sunna.saved(`/api/label/${pack!.id}`), film);
+    const phone = await Person.arriveWithCamera(demo.address, film);
+    await phone.signIn('Sunna');
+    await phone.open('/wrap');
+    await phone.click('Scan by camera');
+    await phone.sees('Dagny Orr, whole', 'h1');
+    await phone.sees('From the block');
+    await phone.leave();
   });
 
   step('the printer runs out: packs are taken all the same, and their labels wait', async () => {
