@@ -338,6 +338,7 @@ describe('step 4, wrap', () => {
     await sunna.click('Butt');
     await demo.put(1.9);
     await sunna.find('b[data-state="steady"]');
+    await sunna.sees('1.90', '[class*="weight"]');
     await sunna.network(false);
     await sunna.keys(Key.ENTER);
     await sunna.sees('kept here, network away', 'header');

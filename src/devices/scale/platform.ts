@@ -42,7 +42,8 @@ export function placeLoad(platform: Platform, load: number): Platform {
 
 /** Lifts what lies there and puts the same weight back: another piece that happens to weigh the same. */
 export function placeAgain(platform: Platform, load: number): Platform {
-  return platform.load === 0 ? placeLoad(platform, load) : { ...placeLoad(platform, 0), next: load };
+  const isSeenEmpty = platform.load === 0 && stateOf(platform) === 'empty';
+  return isSeenEmpty ? placeLoad(platform, load) : { ...placeLoad(platform, 0), next: load };
 }
 
 export function shake(platform: Platform, shaking: boolean): Platform {
