@@ -54,7 +54,7 @@ const floorRules = Object.entries(floors).map(([floor, above]) => ({
 const unusedVars = ['warn', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }];
 
 const config = [
-  { ignores: ['**/.next/**', 'node_modules/**', 'data/**', 'next-env.d.ts'] },
+  { ignores: ['**/.next/**', 'node_modules/**', 'data/**', 'public/**', 'next-env.d.ts'] },
   ...next,
   ...nextTypeScript,
   { rules: { '@typescript-eslint/no-unused-vars': unusedVars } },
