@@ -4,24 +4,14 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Label } from '@/core/label/label';
 import type { SignedReading } from '@/core/scale/reading';
+import { packLabel as label } from '@/core/tests/label';
 import { tcpPrinter } from './printer/tcpPrinter';
 import { probeReadingOf, tcpProbe } from './probe/probe';
 import { TcpScale } from './scale/tcpScale';
 import { deviceAddress, type DeviceAddress } from './wire/address';
 
 const KEY = 'the key of the shop';
-
-const label: Label = {
-  shop: 'Skerry Sound',
-  cut: 'Chops',
-  detail: '',
-  weight: '1.29 lb',
-  lines: ['Owner: Ottilie'],
-  statusWords: 'NOT FOR SALE',
-  barcode: '(01)92000000012202(3202)000129(10)261124-H112(21)000042',
-};
 
 let standIns: ChildProcess;
 let folder: string;

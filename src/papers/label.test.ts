@@ -2,29 +2,10 @@ import { initWasm, Resvg } from '@resvg/resvg-wasm';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { prepareZXingModule, readBarcodes } from 'zxing-wasm/reader';
-import { humanReadable, parseElementString, tradeItem, type PackageCode } from '@/core/label/gs1';
-import type { Label } from '@/core/label/label';
+import { humanReadable, parseElementString } from '@/core/label/gs1';
 import { LABEL_LAYOUTS, LABEL_SIZES, SMALL_TYPE } from '@/core/label/sizes';
-import { weight } from '@/core/quantity/weight';
+import { packCode as code, packLabel as label } from '@/core/tests/label';
 import { drawLabel } from './label';
-
-const code: PackageCode = {
-  tradeItem: tradeItem('200', 1220),
-  net: weight(1.29),
-  unit: 'lb',
-  lot: '261124-H112',
-  serial: '000042',
-};
-
-const label: Label = {
-  shop: 'Skerry Sound Cut & Wrap',
-  cut: 'Rib and loin chops, bone-in, with a name that goes on',
-  detail: '1 in, 2 in this pack',
-  weight: '1.29 lb',
-  lines: ['Owner: <Ottilie> & "Sons"', 'Raw. '.repeat(30).trim()],
-  statusWords: 'NOT FOR SALE',
-  barcode: humanReadable(code),
-};
 
 const shipped = (path: string) => readFile(join(process.cwd(), 'node_modules', path));
 

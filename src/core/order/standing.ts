@@ -162,13 +162,13 @@ export function isChilling(file: ShareFile, now: Date): boolean {
   return isWarm || now.getTime() < chilledAt(file).getTime();
 }
 
-/** When the heat is out of the bone of every side. */
+/** When the heat is out of the bone of every side, as far as can be said: what was measured warm chills as long again. */
 export function chilledAt(file: ShareFile): Date {
-  const ends = file.sides.map((side) =>
-    side.deep && isCold(side.deep)
-      ? Date.parse(side.deep.at)
-      : sideHung(file, side) + file.rules.chillHours * HOUR_MS,
-  );
+  const chill = file.rules.chillHours * HOUR_MS;
+  const ends = file.sides.map((side) => {
+    if (!side.deep) return sideHung(file, side) + chill;
+    return Date.parse(side.deep.at) + (isCold(side.deep) ? 0 : chill);
+  });
   return new Date(Math.max(...ends));
 }
 

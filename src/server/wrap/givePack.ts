@@ -7,15 +7,14 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { planOf } from '@/core/order/standing';
 import type { Weighing, WeighingId } from '@/core/order/work';
 import type { Result } from '@/core/quantity/result';
-import { instant } from '@/core/time/shopTime';
-import { reverseTransaction } from '@/data/ledger';
-import { isVoided, weighingById, writeVoid } from '@/data/wrap';
+import { isVoided, weighingById } from '@/data/wrap';
 import { clientId, id, sure } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { impossible, oddity, packsDependOn } from './limits';
 import { namedBy, take, type Taken } from './take';
+import { undoWeighing } from './undoWeighing';
 
 type Input = {
   readonly clientId: string;
@@ -83,7 +82,7 @@ async function give(house: House, { weighing, from, to, input }: Giving): Promis
   const odd = oddity(asked, named.value.line);
   const wrong = impossible(asked) ?? (odd !== '' && !input.sure ? refuse('unusual', odd) : undefined);
   if (wrong) return wrong;
-  await undo(house, weighing, `given to ${cutName(to)}`);
+  await undoWeighing(house, weighing, { clientId: randomUUID(), reason: `given to ${cutName(to)}` });
   touchCut(house, from);
   const { gross, tare, net, origin, pieces } = weighing;
   const load = { gross, tare, net, origin, scaleId: 'given', loadId: weighing.id };
@@ -94,19 +93,5 @@ async function give(house: House, { weighing, from, to, input }: Giving): Promis
     load: { ...load, takenAt: new Date(weighing.at), why: `Was weighed under ${cutName(from)}.` },
     named: named.value,
     odd,
-  });
-}
-
-async function undo(house: House, weighing: Weighing, reason: string): Promise<void> {
-  const by = { at: instant(house.now), actorId: house.actor.id };
-  const transactionId = randomUUID();
-  const { transactionId: reversesId } = weighing;
-  await reverseTransaction(house.db, { id: transactionId, kind: 'void', ...by, reversesId });
-  await writeVoid(house.db, {
-    weighingId: weighing.id,
-    clientId: randomUUID(),
-    reason,
-    transactionId,
-    ...by,
   });
 }

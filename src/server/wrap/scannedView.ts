@@ -55,8 +55,10 @@ export const scannedView = defineUseCase<{ text: string }, Scanned>({
     const rows = ticket
       ? await stageRowsOf(house.db, [ticket])
       : await findShares(house.db, text, MOST_CHOICES);
+    // `H11` is the animal of that tag, not all whose tags begin so.
+    const exact = rows.filter(({ tag }) => tag.toLowerCase() === text.trim().toLowerCase());
     if (rows.length === 0) return refuse('not-found', `Nothing in the shop is called ${text}.`);
-    return success({ kind: 'shares', shares: rows.map(asShare) });
+    return success({ kind: 'shares', shares: (exact.length > 0 ? exact : rows).map(asShare) });
   },
 });
 

@@ -1,17 +1,15 @@
-import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Weighing, WeighingId } from '@/core/order/work';
 import { success } from '@/core/quantity/result';
-import { instant } from '@/core/time/shopTime';
-import { reverseTransaction } from '@/data/ledger';
-import { isVoided, weighingAskedAs, weighingById, writeVoid } from '@/data/wrap';
+import { isVoided, weighingAskedAs, weighingById } from '@/data/wrap';
 import { isOwner } from '../house/actor';
 import { clientId, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { packsDependOn } from './limits';
+import { undoWeighing } from './undoWeighing';
 
 type Input = { clientId: string; reason: string } & (
   | { weighingId: WeighingId }
@@ -44,21 +42,7 @@ export const voidWeighing = defineUseCase<Input, { id: WeighingId }>({
     if (!found.ok) return found;
     const refused = whyNot(house, found.value, { weighing, reason });
     if (refused) return refused;
-    const by = { at: instant(house.now), actorId: house.actor.id };
-    const transactionId = randomUUID();
-    await reverseTransaction(house.db, {
-      id: transactionId,
-      kind: 'void',
-      ...by,
-      reversesId: weighing.transactionId,
-    });
-    await writeVoid(house.db, {
-      weighingId,
-      clientId: requestId,
-      reason: reason || SLIP,
-      transactionId,
-      ...by,
-    });
+    await undoWeighing(house, weighing, { clientId: requestId, reason: reason || SLIP });
     touchCut(house, found.value);
     return success({ id: weighingId });
   },

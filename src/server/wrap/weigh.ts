@@ -3,7 +3,7 @@ import type { WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Weighing, WeighingId } from '@/core/order/work';
-import { failure, success, type Result } from '@/core/quantity/result';
+import { success, type Result } from '@/core/quantity/result';
 import { convertUnits, weight } from '@/core/quantity/weight';
 import type { SignedReading } from '@/core/scale/reading';
 import { weighingOfLoad } from '@/data/wrap';
@@ -98,7 +98,7 @@ function underIt(house: House, file: ShareFile, input: WeighInput): Result<Under
     return refuse('not-found', 'There is no such pack of this share into which it could go.');
   }
   if (onto.onto !== null || file.weighings.some((each) => each.onto === onto.id)) {
-    return failure('wrong-place', `Two cuts are in that pack of ${onto.cut} already.`);
+    return refuse('wrong-place', `Two cuts are in that pack of ${onto.cut} already.`);
   }
   return success({ onto, takenOff: ofTray + onto.net });
 }

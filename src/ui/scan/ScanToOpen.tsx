@@ -43,10 +43,14 @@ export function ScanToOpen({ opens }: Props) {
     return setChoices(meant);
   };
   useScan((text) => void read(text));
-  useHotkeys('1,2,3,4,5,6,7,8,9', ({ key }) => {
-    const chosen = choices[Number(key) - 1];
-    if (chosen) open(chosen);
-  });
+  useHotkeys(
+    '1,2,3,4,5,6,7,8,9',
+    ({ key }) => {
+      const chosen = choices[Number(key) - 1];
+      if (chosen) open(chosen);
+    },
+    { enabled: choices.length > 0 },
+  );
   return (
     <>
       <p>

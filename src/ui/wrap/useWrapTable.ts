@@ -79,7 +79,8 @@ function useSent({ shareId, unit }: WrapView, say: Say, reload: () => Promise<vo
         setOdd(isOdd ? loadKey(input) : '');
         if (answer.ok) {
           taken.current.push(answer.value);
-          say('done', `${answer.value.cut} ${formatWeight(answer.value.net, unit)} ${unit}`);
+          const both = input.onto ? '. The label says both cuts: throw the first one away' : '';
+          say('done', `${answer.value.cut} ${formatWeight(answer.value.net, unit)} ${unit}${both}`);
         } else say('refused', isOdd ? `${answer.message} ${againWords(input)}` : answer.message);
         void reload();
         return true;
