@@ -12,7 +12,7 @@ import { railEventsOf, writeRailEvent } from '@/data/hang';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { defineUseCase, type House } from '../house/useCase';
-import { railsOf, sidesHanging } from './rails';
+import { RAIL_HANDS, railsOf, sidesHanging } from './rails';
 
 type Input = {
   readonly clientId: string;
@@ -27,7 +27,7 @@ type Input = {
 /** Something is done to a side while it hangs: moved to a foot of a rail, covered or bared, held with a reason, let go. */
 export const doOnRail = defineUseCase<Input, { sideId: SideId }>({
   name: 'doOnRail',
-  roles: ['owner', 'counter', 'cutter'],
+  roles: RAIL_HANDS,
   writes: true,
   input: Joi.object({
     clientId,

@@ -20,6 +20,7 @@ import { readShop } from '@/data/setUp';
 import { clientId, id, thousandths, words } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
+import { RAIL_HANDS } from './rails';
 
 type Input = {
   readonly clientId: string;
@@ -40,7 +41,7 @@ const LONGEST_PHOTO = 700_000;
 /** Something was found on a side: it lowers what is expected at once, and is told to the household. */
 export const noteFound = defineUseCase<Input, { foundId: string }>({
   name: 'noteFound',
-  roles: ['owner', 'counter', 'cutter'],
+  roles: RAIL_HANDS,
   writes: true,
   input: Joi.object({
     clientId,
@@ -80,7 +81,7 @@ const JPEG_MAGIC = Buffer.from([0xff, 0xd8]);
 /** A finding was a mistake: it is withdrawn with a reason, and stays in the book. */
 export const withdrawFound = defineUseCase<{ clientId: string; foundId: string; reason: string }, true>({
   name: 'withdrawFound',
-  roles: ['owner', 'counter', 'cutter'],
+  roles: RAIL_HANDS,
   writes: true,
   input: Joi.object({ clientId, foundId: id, reason: words(200).required() }),
   subject: ({ foundId }) => foundId,

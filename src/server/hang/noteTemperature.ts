@@ -11,6 +11,7 @@ import { readShop } from '@/data/setUp';
 import { clientId, id } from '../house/fields';
 import { refuse, type Reason } from '../house/reasons';
 import { defineUseCase, type House } from '../house/useCase';
+import { RAIL_HANDS } from './rails';
 
 type Input = {
   readonly clientId: string;
@@ -22,7 +23,7 @@ type Input = {
 /** Takes how warm a side is inside, from the probe: what is cold by it is chilled, what is warm is not, whatever the clock says. */
 export const noteTemperature = defineUseCase<Input, { words: string; cold: boolean }>({
   name: 'noteTemperature',
-  roles: ['owner', 'counter', 'cutter'],
+  roles: RAIL_HANDS,
   writes: true,
   input: Joi.object({ clientId, sideId: id, typed: Joi.number().min(-40).max(140) }),
   subject: ({ sideId, typed }) => `${sideId} ${typed ?? 'by the probe'}`,

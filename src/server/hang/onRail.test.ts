@@ -24,6 +24,11 @@ const does = (change: Partial<InputOf<'doOnRail'>>, sideId = left.sides[0]!.side
 };
 
 describe('the plan of the rails', () => {
+  it('is only looked at by who does not handle what hangs', async () => {
+    expect((await board()).mayHandle).toBe(true);
+    expect((await shop.get('railBoardView', {}, 'wrapper')).mayHandle).toBe(false);
+  });
+
   it('hangs what nobody has hung in the first gap, and says how many feet are in use', async () => {
     const { rails, sides, without } = await board();
     expect(rails[0]).toMatchObject({ name: 'The north rail', used: 2.5 });

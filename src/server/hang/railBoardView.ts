@@ -11,8 +11,9 @@ import { formatWeight } from '@/core/quantity/weight';
 import type { Destination, SideMap } from '@/core/species/types';
 import { clockIn, dayIn, daysBetween } from '@/core/time/shopTime';
 import { readShop } from '@/data/setUp';
+import { roleOf } from '../house/actor';
 import { defineUseCase, STAFF } from '../house/useCase';
-import { railsOf, sidesHanging, type Hanging } from './rails';
+import { RAIL_HANDS, railsOf, sidesHanging, type Hanging } from './rails';
 
 /** A side as it hangs on the plan of the rails. */
 export type SideOnPlan = {
@@ -42,6 +43,8 @@ export type SideOnPlan = {
 };
 
 export type RailBoard = {
+  /** Whether the person who looks handles what hangs; others look on. */
+  readonly mayHandle: boolean;
   readonly unit: 'lb' | 'kg';
   readonly rails: readonly {
     readonly id: string;
@@ -73,6 +76,7 @@ export const railBoardView = defineUseCase<Record<string, never>, RailBoard>({
       })),
     );
     return success({
+      mayHandle: RAIL_HANDS.some((role) => role === roleOf(house.actor)),
       unit: (await readShop(house.db)).unit,
       rails: plan.rails.map(({ rail, hung }) => ({ ...rail, used: feetUsed(hung), hung })),
       without: plan.without,

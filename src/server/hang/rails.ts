@@ -5,9 +5,13 @@ import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import type { Rail } from '@/core/room/railPlan';
 import type { SetUp } from '@/core/setUp/types';
 import { dayIn } from '@/core/time/shopTime';
+import type { Role } from '@/data/people';
 import { railEventsOf } from '@/data/hang';
 import { liveShares, readShareFiles, sidesWithoutShare } from '@/data/rail';
 import type { House } from '../house/useCase';
+
+/** Who handles what hangs; others look on. */
+export const RAIL_HANDS: readonly Role[] = ['owner', 'counter', 'cutter'];
 
 /** A side that hangs now, with the share it is of; what nobody has is the farm's. */
 export type Hanging = {

@@ -18,6 +18,7 @@ import { isOwner } from '../house/actor';
 import { clientId, id, sure, thousandths, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { defineUseCase, type House } from '../house/useCase';
+import { RAIL_HANDS } from './rails';
 import { readingProblem, readingSchema } from '../wrap/reading';
 import { writeTicket, type Ticket } from './writeTicket';
 
@@ -36,7 +37,7 @@ type Input = Omit<Ticket, 'remark'> & Pick<Said, 'reason' | 'sure'>;
 /** Writes a hot or cold ticket of a side. A later ticket of the same kind corrects the earlier one, and says why. */
 export const weighSide = defineUseCase<Said, { sideId: SideId }>({
   name: 'weighSide',
-  roles: ['owner', 'counter', 'cutter'],
+  roles: RAIL_HANDS,
   writes: true,
   input: Joi.object({
     clientId,

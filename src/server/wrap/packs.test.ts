@@ -34,6 +34,8 @@ describe('two cuts in one pack', () => {
     const onto = (net: number, id = first.id) =>
       table.shop.ask('weigh', { ...table.input(BUTT, net), onto: id }, 'wrapper');
     expect(await onto(1290)).toMatchObject({ reason: 'nothing-on-the-scale' });
+    const same = { ...table.input(CHOPS, 2090), onto: first.id };
+    expect(await table.shop.ask('weigh', same, 'wrapper')).toMatchObject({ reason: 'wrong-place' });
     const second = await table.shop.get('weigh', { ...table.input(BUTT, 2090), onto: first.id }, 'wrapper');
     expect(await onto(2500)).toMatchObject({ reason: 'wrong-place' });
     expect(await onto(2500, second.id)).toMatchObject({ reason: 'wrong-place' });

@@ -100,6 +100,9 @@ function underIt(house: House, file: ShareFile, input: WeighInput): Result<Under
   if (onto.onto !== null || file.weighings.some((each) => each.onto === onto.id)) {
     return refuse('wrong-place', `Two cuts are in that pack of ${onto.cut} already.`);
   }
+  if (onto.lineKey === input.purpose.lineKey) {
+    return refuse('wrong-place', `That pack is of ${onto.cut} already. Choose the other cut first.`);
+  }
   return success({ onto, takenOff: ofTray + onto.net });
 }
 

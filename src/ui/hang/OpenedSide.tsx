@@ -6,6 +6,8 @@ import styles from './RailPlan.module.css';
 type Props = {
   side: SideOnPlan;
   unit: string;
+  /** Others look on. */
+  mayHandle: boolean;
   moving: boolean;
   onMove: () => void;
   onCover: () => void;
@@ -16,7 +18,7 @@ type Props = {
 };
 
 /** The side that is opened: what it is, what it waits for, and what can be done with it. */
-export function OpenedSide({ side, unit, moving, ...does }: Props) {
+export function OpenedSide({ side, unit, mayHandle, moving, ...does }: Props) {
   const isReady = side.waits === '' && !side.chilling && side.held === '';
   return (
     <div className={styles.opened}>
@@ -29,31 +31,33 @@ export function OpenedSide({ side, unit, moving, ...does }: Props) {
         {side.chilling && <b className="alarm">still chilling</b>} {side.deep} {side.covered && 'covered'}{' '}
         {side.held !== '' && <b className="alarm">held: {side.held}</b>}
       </p>
-      <p className={styles.acts}>
-        <Button onClick={does.onWeigh}>
-          Weigh <kbd>W</kbd>
-        </Button>
-        <Button onClick={does.onDeep}>
-          How warm inside <kbd>T</kbd>
-        </Button>
-        <Button onClick={does.onFound}>
-          Finding <kbd>F</kbd>
-        </Button>
-        <Button onClick={does.onMove} type={moving ? 'primary' : 'default'}>
-          {moving ? 'Press the foot it hangs at' : 'Move'} <kbd>M</kbd>
-        </Button>
-        <Button onClick={does.onCover}>
-          {side.covered ? 'Bare it' : 'Cover'} <kbd>C</kbd>
-        </Button>
-        <Button onClick={does.onHold}>
-          {side.held === '' ? 'Hold' : 'Let it go'} <kbd>H</kbd>
-        </Button>
-        {isReady && (
-          <Link href={`/block/${side.shareId}`} className={styles.toBlock}>
-            To the block
-          </Link>
-        )}
-      </p>
+      {mayHandle && (
+        <p className={styles.acts}>
+          <Button onClick={does.onWeigh}>
+            Weigh <kbd>W</kbd>
+          </Button>
+          <Button onClick={does.onDeep}>
+            Probe <kbd>T</kbd>
+          </Button>
+          <Button onClick={does.onFound}>
+            Finding <kbd>F</kbd>
+          </Button>
+          <Button onClick={does.onMove} type={moving ? 'primary' : 'default'}>
+            {moving ? 'Press the foot it hangs at' : 'Move'} <kbd>M</kbd>
+          </Button>
+          <Button onClick={does.onCover}>
+            {side.covered ? 'Bare it' : 'Cover'} <kbd>C</kbd>
+          </Button>
+          <Button onClick={does.onHold}>
+            {side.held === '' ? 'Hold' : 'Let it go'} <kbd>H</kbd>
+          </Button>
+          {isReady && (
+            <Link href={`/block/${side.shareId}`} className={styles.toBlock}>
+              To the block
+            </Link>
+          )}
+        </p>
+      )}
     </div>
   );
 }

@@ -49,12 +49,12 @@ export function RailPlan({ board: first, onFound, onWeigh }: Props) {
   useScope('rail');
   useKey('rail', 'next', () => step(1));
   useKey('rail', 'before', () => step(-1));
-  useKey('rail', 'move', () => setMoving(!moving));
-  useKey('rail', 'cover', cover);
-  useKey('rail', 'hold', hold);
-  useKey('rail', 'finding', () => side && onFound(side));
-  useKey('rail', 'deep', () => setMeasuring(true));
-  useKey('rail', 'weigh', () => side && onWeigh(side));
+  useKey('rail', 'move', () => setMoving(!moving), board.mayHandle);
+  useKey('rail', 'cover', cover, board.mayHandle);
+  useKey('rail', 'hold', hold, board.mayHandle);
+  useKey('rail', 'finding', () => side && onFound(side), board.mayHandle);
+  useKey('rail', 'deep', () => setMeasuring(true), board.mayHandle);
+  useKey('rail', 'weigh', () => side && onWeigh(side), board.mayHandle);
   if (board.rails.length === 0) {
     return (
       <p className="quiet">
@@ -87,6 +87,7 @@ export function RailPlan({ board: first, onFound, onWeigh }: Props) {
         <OpenedSide
           side={side}
           unit={board.unit}
+          mayHandle={board.mayHandle}
           moving={moving}
           onMove={() => setMoving(!moving)}
           onCover={cover}

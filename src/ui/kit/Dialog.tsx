@@ -41,12 +41,18 @@ export function Dialog({ title, onClose, footer = null, width = 480, around, chi
       transitionName=""
       maskTransitionName=""
       className={styles.dialog!}
+      getContainer={groundHere}
       afterOpenChange={(open) => open && focusFirst()}
       {...(around ? { modalRender: around } : {})}
     >
       {children}
     </Modal>
   );
+}
+
+/** On the floor its dialogs stand on its ground, and are coloured by it. */
+function groundHere(): HTMLElement {
+  return document.querySelector<HTMLElement>('[data-ground="floor"]') ?? document.body;
 }
 
 function topDialog(): Element | undefined {

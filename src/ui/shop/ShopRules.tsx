@@ -78,8 +78,8 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
       percent('investigateBp', 'and investigated from'),
       whole('benchLb', { label: 'The bench scale carries', unit: 'lb', least: 1, most: 2000 }),
       {
-        label: 'Trays and bags, with what they weigh',
-        unit: 'lb',
+        label: 'Trays and bags, in lb',
+        unit: '',
         width: 'words',
         read: ({ trays }) => trays.map(({ name, lb }) => `${name} ${lb}`).join(', '),
         problem: (text) => (traysOf(text) ? '' : 'a name and a weight each: Tray 0.06, Bag 0.02'),
