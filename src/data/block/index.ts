@@ -1,3 +1,10 @@
 export { deviationsOfShares, writeDeviation } from './deviations';
-export { startsOf, startsWithoutPlan, writeBlockStart, writePlan, type Started } from './starts';
+export {
+  startsOf,
+  startsWithoutPlan,
+  writeBlockStart,
+  writePlan,
+  writeRemadePlan,
+  type Started,
+} from './starts';
 export { isPieceOfLoad, pieceWeightsOf, stepMarksOf, writePieceWeight, writeStepMark } from './work';

@@ -25,11 +25,11 @@ export async function startsOf(
   );
 }
 
-/** The plan that was made anew when something was last done otherwise. */
+/** The plan as it was last made anew. */
 function remade(db: Database) {
-  return db('deviations')
-    .whereRaw('deviations.shareId = blockStarts.shareId')
-    .orderBy('rowid', 'desc')
+  return db('remadePlans')
+    .whereRaw('remadePlans.shareId = blockStarts.shareId')
+    .orderBy('number', 'desc')
     .limit(1)
     .select('plan');
 }
@@ -50,6 +50,14 @@ export async function writeBlockStart(db: Database, start: BlockStart): Promise<
 
 export async function writePlan(db: Database, shareId: ShareId, plan: Plan): Promise<void> {
   await db('plans').insert({ shareId, plan: JSON.stringify(plan) });
+}
+
+/** @param causeId - the row because of which it is made anew */
+export async function writeRemadePlan(
+  db: Database,
+  { shareId, causeId, plan }: { shareId: ShareId; causeId: string; plan: Plan },
+): Promise<void> {
+  await db('remadePlans').insert({ shareId, causeId, plan: JSON.stringify(plan) });
 }
 
 /** Shares that went to the block before plans were frozen. */

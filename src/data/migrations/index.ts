@@ -26,6 +26,7 @@ import * as found from './024-found';
 import * as rail from './025-rail';
 import * as packs from './026-packs';
 import * as deepTemperatures from './027-deep-temperatures';
+import * as remadePlans from './028-remade-plans';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -58,6 +59,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['025-rail', rail],
   ['026-packs', packs],
   ['027-deep-temperatures', deepTemperatures],
+  ['028-remade-plans', remadePlans],
 ];
 
 async function noWayBack(): Promise<void> {

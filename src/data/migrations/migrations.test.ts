@@ -82,6 +82,7 @@ describe('migrations', () => {
       'found',
       'foundWithdrawn',
       'railEvents',
+      'remadePlans',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));
@@ -120,6 +121,35 @@ describe('migrations', () => {
         (error: Error) => error.message,
       );
     expect(refused).toContain('append-only');
+    await db.destroy();
+    await rm(folder, { recursive: true });
+  });
+
+  it('keep the plans that were made anew when something was done otherwise', async () => {
+    const folder = await mkdtemp(join(tmpdir(), 'fractum-old-'));
+    const db = openDatabase(databaseFile(folder));
+    const names = await migrationSource.getMigrations([]);
+    const before = names.slice(0, names.indexOf('028-remade-plans'));
+    await db.migrate.latest({ migrationSource: { ...migrationSource, getMigrations: async () => before } });
+    await db.raw('PRAGMA foreign_keys = OFF');
+    const words = {
+      hand: 'left',
+      at: '2026-01-05T10:00:00.000Z',
+      actorId: 'p',
+      decision: 'ham',
+      reason: 'tough',
+    };
+    for (const id of ['first', 'second']) {
+      const row = { id, clientId: id, shareId: 's', ...words, doneAs: 'out', asked: 'Ham', done: 'cut away' };
+      await db('deviations').insert({ ...row, plan: JSON.stringify({ of: id }) });
+    }
+    await migrate(db);
+    const plans = await db('remadePlans').orderBy('number').select('causeId', 'plan');
+    expect(plans).toEqual([
+      { causeId: 'first', plan: '{"of":"first"}' },
+      { causeId: 'second', plan: '{"of":"second"}' },
+    ]);
+    expect(await db('deviations').orderBy('rowid').first()).not.toHaveProperty('plan');
     await db.destroy();
     await rm(folder, { recursive: true });
   });

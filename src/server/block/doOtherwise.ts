@@ -14,7 +14,7 @@ import { optionById } from '@/core/sheet/situation';
 import { answerOn } from '@/core/sheet/wishes';
 import type { Decision } from '@/core/species/types';
 import { instant } from '@/core/time/shopTime';
-import { writeDeviation } from '@/data/block';
+import { writeDeviation, writeRemadePlan } from '@/data/block';
 import { clientId, id, thousandths } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { touchCut } from '../house/shareView';
@@ -72,7 +72,9 @@ export const doOtherwise = defineUseCase<Input, { shareId: ShareId; done: string
       ...wordsOf(found.value, decision, doneAs),
       ...{ at: instant(house.now), actorId: house.actor.id },
     };
-    await writeDeviation(house.db, deviation, planFor(file, cut.value));
+    await writeDeviation(house.db, deviation);
+    const plan = planFor(file, cut.value);
+    await writeRemadePlan(house.db, { shareId: file.share.id, causeId: deviation.id, plan });
     touchCut(house, file);
     return success({ shareId: file.share.id, done: deviation.done });
   },

@@ -127,4 +127,38 @@ describe('a finding on a side', () => {
     const nothing = await note({ photo: 'data:image/jpeg;base64,' });
     expect(nothing).toMatchObject({ reason: 'invalid', field: 'photo' });
   });
+
+  it('while it is being cut, makes what is to be made anew, and back again when it is withdrawn', async () => {
+    const shareId = left.share.id;
+    await shop.approveAndStart(shareId);
+    const [before, other] = [await ham(left), await ham(right)];
+    const noted = await note();
+    if (!noted.ok) throw new Error(noted.message);
+    const { foundId } = noted.value;
+    expect(await ham(left)).toBeLessThan(before - 1_500);
+    expect(await ham(right)).toBe(other);
+    const lines = (await shop.get('wrapView', { shareId })).lines.filter(
+      ({ decision }) => decision === 'ham',
+    );
+    expect(lines.reduce((sum, { gross }) => sum + gross, 0)).toBe(await ham(left));
+    await shop.get('withdrawFound', { clientId: randomUUID(), foundId, reason: 'it was the other hog' });
+    expect(await ham(left)).toBe(before);
+  });
+
+  it('cannot be all of what is packed already', async () => {
+    const shareId = left.share.id;
+    await shop.approveAndStart(shareId);
+    const line = planOf(await shop.file(shareId)).expected.lines.find(
+      ({ decision }) => decision === 'center-loin',
+    )!;
+    const purpose = { kind: 'package', from: 'share', lineKey: line.key } as const;
+    await shop.get(
+      'weigh',
+      shop.weighing(shareId, purpose, Math.round(line.packaged / line.packs!)),
+      'wrapper',
+    );
+    const all = await note({ kind: 'missing', decision: 'center-loin', weight: null });
+    expect(all).toMatchObject({ ok: false, reason: 'packed-already' });
+    expect(await note({ kind: 'missing', decision: 'center-loin', weight: 300 })).toMatchObject({ ok: true });
+  });
 });

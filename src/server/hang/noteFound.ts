@@ -5,6 +5,9 @@ import { FOUND_KINDS, type Found, type FoundKind } from '@/core/order/found';
 import type { Animal, Share, Side, SideId } from '@/core/order/animal';
 import { success, type Result } from '@/core/quantity/result';
 import { inUnits, type Weight } from '@/core/quantity/weight';
+import { sidesOfPart } from '@/core/shares/parts';
+import { planOf } from '@/core/order/standing';
+import type { ShareFile } from '@/core/order/shareFile';
 import { instant } from '@/core/time/shopTime';
 import { bookedWith, sideById } from '@/data/book';
 import {
@@ -16,9 +19,11 @@ import {
   writePhoto,
   writeWithdrawal,
 } from '@/data/hang';
+import { readShareFiles } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { clientId, id, thousandths, words } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
+import { remakePlan } from '../house/remakePlan';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { RAIL_HANDS } from './rails';
 
@@ -57,8 +62,11 @@ export const noteFound = defineUseCase<Input, { foundId: string }>({
   run: async (house, input) => {
     const found = await sideOf(house, input.sideId);
     if (!found.ok) return found;
-    const { side, animal, shares } = found.value;
-    const refused = kindProblem(house, animal, input) ?? (await weightProblem(house, side, input));
+    const { side, animal } = found.value;
+    const refused =
+      kindProblem(house, animal, input) ??
+      (await weightProblem(house, side, input)) ??
+      (await packedProblem(house, found.value, input));
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
     const jpeg = Buffer.from(input.photo.replace(JPEG, ''), 'base64');
@@ -71,7 +79,7 @@ export const noteFound = defineUseCase<Input, { foundId: string }>({
     const written = { kind, decision, weight: weight as Weight | null, measure, note, photoId };
     const row: Found = { id: randomUUID(), clientId: requestId, sideId: side.id, ...written, ...by };
     await writeFound(house.db, row);
-    touchAll(house, shares);
+    await standAnew(house, found.value, row.id);
     return success({ foundId: row.id });
   },
 });
@@ -93,7 +101,7 @@ export const withdrawFound = defineUseCase<{ clientId: string; foundId: string; 
     if (!found.ok) return found;
     const by = { at: instant(house.now), actorId: house.actor.id };
     await writeWithdrawal(house.db, { foundId, sideId: row.sideId, reason, ...by });
-    touchAll(house, found.value.shares);
+    await standAnew(house, found.value, foundId);
     return success(true);
   },
 });
@@ -144,8 +152,41 @@ async function weightProblem(house: House, side: Side, { weight }: Input): Promi
   return refuse('more-than-there-is', `${says} is as much as the whole side weighs. Check it.`, 'weight');
 }
 
-function touchAll(house: House, shares: readonly Share[]): void {
-  for (const share of shares) {
+/** Shares with meat of this side, as they are cut. */
+async function filesOn(house: House, { side, shares }: OnSide): Promise<ShareFile[]> {
+  const own = shares.filter(({ cancelled, part }) => !cancelled && sidesOfPart(part).includes(side.position));
+  return readShareFiles(
+    house.db,
+    house.setUps,
+    own.map(({ id: shareId }) => shareId),
+  );
+}
+
+/** What is packed already was there: it cannot be missing as a whole. */
+async function packedProblem(
+  house: House,
+  on: OnSide,
+  { kind, decision, weight }: Input,
+): Promise<Refusal | undefined> {
+  const { effect } = FOUND_KINDS[kind];
+  if (weight !== null || (effect !== 'missing' && effect !== 'condemned')) return undefined;
+  for (const file of await filesOn(house, on)) {
+    const lines = file.start ? planOf(file).expected.lines.filter((line) => line.decision === decision) : [];
+    const packed = file.weighings.find(({ lineKey }) => lines.some(({ key }) => key === lineKey));
+    if (packed) {
+      const message = `${packed.cut} is packed already. Say how much of it was found, or take those packs back.`;
+      return refuse('packed-already', message, 'weight');
+    }
+  }
+  return undefined;
+}
+
+/** Everybody with a part of the animal stands differently now; what is being cut is planned anew. */
+async function standAnew(house: House, on: OnSide, causeId: string): Promise<void> {
+  for (const file of await filesOn(house, on)) {
+    if (file.together[0]!.id === file.share.id) await remakePlan(house, file, causeId);
+  }
+  for (const share of on.shares) {
     if (!share.cancelled) house.touch(share.id);
   }
 }
