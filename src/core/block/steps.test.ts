@@ -55,6 +55,36 @@ describe('the guide of a species as it ships', () => {
   );
 });
 
+describe('the hind of other schools, and wishes that have steps of their own', () => {
+  const ids = (job: Job) => stepsOf(job).map(({ id }) => id);
+  const inSchool = (school: string): Job => {
+    const situation = { ...plainSide('beef'), school };
+    return { situation, sheet: houseSheet(situation), coldSides: [weight(COLD.beef)] };
+  };
+
+  it('is opened by the seam, for slicing, or with the rump off, each instead of the usual step', () => {
+    expect(ids(inSchool('us'))).toEqual(
+      expect.arrayContaining(['short-loin', 'sirloin', 'knuckle', 'gooseneck']),
+    );
+    for (const [school, own, usual] of [
+      ['seam', ['seam-rump', 'seam-strip'], ['short-loin', 'sirloin']],
+      ['jp', ['jp-strip', 'jp-knuckle', 'jp-bottom-round'], ['short-loin', 'knuckle', 'gooseneck']],
+      ['uk', ['uk-rump', 'uk-rump-seams'], ['loin-from-sirloin', 'sirloin']],
+    ] as const) {
+      const there = ids(inSchool(school));
+      expect(there).toEqual(expect.arrayContaining([...own]));
+      expect(usual.filter((id) => there.includes(id))).toEqual([]);
+    }
+  });
+
+  it('chops at the discs, where the saw then stops', () => {
+    expect(ids(house('hog'))).not.toContain('disc-chops');
+    const byDiscs = withAnswer(house('hog'), 'center-loin', 'discs');
+    expect(ids(byDiscs)).toEqual(expect.arrayContaining(['disc-last-rib', 'disc-chops']));
+    expect(step(byDiscs, 'loin-run')!.stops.map(({ says }) => says)).toContain('No saw in the loin');
+  });
+});
+
 describe('the break of any order', () => {
   it('meets every row that is asked and not taken over, and says nothing of others', () => {
     fc.assert(
