@@ -2,6 +2,7 @@ import isDeepEqual from 'fast-deep-equal';
 import { breakPlan, placeOf } from '../carcass/breaks';
 import type { Job, Situation } from '../sheet/situation';
 import type { GuideStep } from '../species/types';
+import { levelOf, type Level } from './levels';
 import { Reader, type Beside, type BlockWish, type WantedCut } from './wishes';
 
 /** What must not be done the usual way because of this sheet, and what it would cost. */
@@ -21,6 +22,8 @@ type Said = 'id' | 'title' | 'part' | 'where' | 'with' | 'protect' | 'wrong' | '
 export type BlockStep = Pick<GuideStep, Said> & {
   readonly hand: string;
   readonly isFirstPull: boolean;
+  /** How far somebody must have come to do it. */
+  readonly level: Level;
   /** Where the shop breaks, such as `between ribs 5 and 6`; empty where no break is made. */
   readonly place: string;
   readonly counted: Counted | null;
@@ -74,6 +77,7 @@ function stepOf(step: GuideStep, reader: Reader, around: Around): BlockStep {
     ...{ id, title, part, where, protect, wrong, look, caution, ask, with: step.with },
     hand: step.hand ?? '',
     isFirstPull: step.first === true,
+    level: levelOf(step),
     ...placeIn(situation, step.break),
     line: { saw: step.line?.saw ?? [], knife: step.line?.knife ?? [] },
     stays: wishes(step.stays),

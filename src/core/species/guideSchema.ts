@@ -27,6 +27,7 @@ const step = Joi.object({
   where: words.required(),
   with: words.required(),
   hand: words,
+  level: Joi.valid(1, 2, 3),
   first: Joi.boolean(),
   break: id,
   line: Joi.object({ saw: ids.min(1), knife: ids.min(1) }).or('saw', 'knife'),

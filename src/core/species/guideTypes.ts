@@ -33,6 +33,8 @@ export type GuideStep = {
   readonly where: string;
   readonly with: string;
   readonly hand?: string;
+  /** How far somebody must have come to do it; a full cutter's when absent. */
+  readonly level?: 1 | 2 | 3;
   /** Pulled by hand before any saw. */
   readonly first?: boolean;
   /** The break whose place it is. */

@@ -7,4 +7,12 @@ export {
   writeRemadePlan,
   type Started,
 } from './starts';
-export { isPieceOfLoad, pieceWeightsOf, stepMarksOf, writePieceWeight, writeStepMark } from './work';
+export {
+  handWorkOf,
+  isPieceOfLoad,
+  pieceWeightsOf,
+  stepMarksOf,
+  writeHandWork,
+  writePieceWeight,
+  writeStepMark,
+} from './work';

@@ -1,3 +1,4 @@
+import type { HandWork } from '@/core/block/handWork';
 import type { BlockStepMark, PieceWeight } from '@/core/block/work';
 import type { ShareId } from '@/core/order/animal';
 import type { ScaleReading } from '@/core/scale/reading';
@@ -11,6 +12,15 @@ export async function writeStepMark(db: Database, mark: BlockStepMark): Promise<
 export async function stepMarksOf(db: Database, shareId: ShareId): Promise<BlockStepMark[]> {
   const rows: BlockStepMark[] = await db('blockSteps').where({ shareId }).orderBy('rowid');
   return rows.map((row) => ({ ...row, done: Boolean(row.done) }));
+}
+
+export async function writeHandWork(db: Database, work: HandWork): Promise<void> {
+  await db('handWork').insert(work);
+}
+
+/** Everything that was said of who cut, boned and trimmed a share, in the order it was said. */
+export async function handWorkOf(db: Database, shareId: ShareId): Promise<HandWork[]> {
+  return db('handWork').where({ shareId }).orderBy('rowid');
 }
 
 export async function writePieceWeight(db: Database, weight: PieceWeight): Promise<void> {

@@ -27,6 +27,7 @@ import * as rail from './025-rail';
 import * as packs from './026-packs';
 import * as deepTemperatures from './027-deep-temperatures';
 import * as remadePlans from './028-remade-plans';
+import * as hands from './029-hands';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -60,6 +61,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['026-packs', packs],
   ['027-deep-temperatures', deepTemperatures],
   ['028-remade-plans', remadePlans],
+  ['029-hands', hands],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -83,6 +83,8 @@ describe('migrations', () => {
       'foundWithdrawn',
       'railEvents',
       'remadePlans',
+      'blockLevels',
+      'handWork',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

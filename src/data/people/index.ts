@@ -13,6 +13,7 @@ export {
   type ListedSession,
   type Session,
 } from './sessions';
+export { levelsGiven, writeLevel } from './levels';
 export {
   allStaff,
   allUsers,

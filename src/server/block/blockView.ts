@@ -3,6 +3,8 @@ import { handsOf, handWords, type Hand, type HandId } from '@/core/block/hand';
 import { expectedPieces, type ExpectedPiece } from '@/core/block/pieces';
 import { stepsOf, type BlockStep } from '@/core/block/steps';
 import { leftOf, piecesWeighed, stepsDone, type BlockStepMark } from '@/core/block/work';
+import { whoDid, type HandTask } from '@/core/block/handWork';
+import { FULL, levelAt, type Level, type LevelGiven } from '@/core/block/levels';
 import { drawingOf, type Drawing } from '@/core/block/drawing';
 import type { ShareId } from '@/core/order/animal';
 import { DEVIATION_REASONS, type DeviationReason } from '@/core/order/deviation';
@@ -13,7 +15,8 @@ import { success } from '@/core/quantity/result';
 import { sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { decisionById, whyNotOffered } from '@/core/sheet/situation';
 import { clockIn, instant } from '@/core/time/shopTime';
-import { pieceWeightsOf, stepMarksOf } from '@/data/block';
+import { handWorkOf, pieceWeightsOf, stepMarksOf } from '@/data/block';
+import { allStaff, levelsGiven } from '@/data/people';
 import { noteReadsOf } from '@/data/wrap';
 import { roleOf } from '../house/actor';
 import { id } from '../house/fields';
@@ -24,7 +27,14 @@ import { besideOf } from './beside';
 import { handId } from './inHand';
 
 /** A step with who did it; empty while it is to come. */
-export type StepAtBlock = BlockStep & { readonly doneBy: string; readonly doneAt: string };
+export type StepAtBlock = BlockStep & {
+  readonly doneBy: string;
+  readonly doneAt: string;
+  /** Whoever did it was still learning then. */
+  readonly byLearner: boolean;
+  /** Whether the person who looks has come so far; else how it is done is not said. */
+  readonly mayDo: boolean;
+};
 
 export type PieceAtBlock = ExpectedPiece & { readonly weighed: Weight | null; readonly typed: boolean };
 
@@ -75,6 +85,9 @@ export type BlockView = {
     readonly label: string;
     readonly out: boolean;
   }[];
+  /** Who cut, boned and trimmed what is in hand, by name; empty where nobody has said. */
+  readonly who: Readonly<Record<HandTask, string>>;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
   /** What was done otherwise, in one line each. */
   readonly otherwise: readonly string[];
 };
@@ -99,6 +112,8 @@ export const blockView = defineUseCase<{ shareId: ShareId; hand?: HandId }, Bloc
     );
     const inHand = counted.find(({ hand }) => hand.id === wanted) ?? counted.find(isOpen) ?? counted[0]!;
     const nameOf = await namesOf(house, file);
+    const given = await levelsGiven(house.db);
+    const around = { file, nameOf, given, level: levelAt(given, house.actor.id, instant(house.now)) };
     return success({
       readAt: instant(house.now),
       ...headOf(house, file),
@@ -111,7 +126,8 @@ export const blockView = defineUseCase<{ shareId: ShareId; hand?: HandId }, Bloc
         done: steps.filter((step) => done.has(step.id)).length,
       })),
       hand: inHand.hand.id,
-      steps: inHand.steps.map((step) => marked(step, inHand.done.get(step.id), { file, nameOf })),
+      steps: inHand.steps.map((step) => marked(step, inHand.done.get(step.id), around)),
+      ...(await whoOf(house, { shareId: file.share.id, hand: inHand.hand.id, marks, nameOf })),
       ...(await piecesOf(house, file, inHand.hand)),
       drawing: drawingOf(inHand.hand),
       otherWays: waysOf(inHand.hand, inHand.steps),
@@ -177,15 +193,52 @@ async function wordsOf({ db, actor }: House, file: ShareFile, nameOf: NameOf) {
 
 type Marked = Pick<BlockStepMark, 'actorId' | 'at'> | undefined;
 
-function marked(
-  step: BlockStep,
-  mark: Marked,
-  { file, nameOf }: { readonly file: ShareFile; readonly nameOf: NameOf },
-): StepAtBlock {
+type Around = {
+  readonly file: ShareFile;
+  readonly nameOf: NameOf;
+  readonly given: readonly LevelGiven[];
+  /** Of the person who looks. */
+  readonly level: Level;
+};
+
+/** How a step is done, which a learner who has not come so far is not told. */
+const UNTOLD = {
+  ...{ where: '', with: '', hand: '', place: '', protect: '', wrong: '', look: '' },
+  ...{ counted: null, line: { saw: [], knife: [] }, ask: ['', ''] as const },
+};
+
+function marked(step: BlockStep, mark: Marked, { file, nameOf, given, level }: Around): StepAtBlock {
+  const mayDo = level >= step.level;
   return {
     ...step,
+    ...(mayDo ? {} : UNTOLD),
+    mayDo,
     doneBy: mark ? nameOf(mark.actorId) : '',
     doneAt: mark ? clockIn(file.shop.zone, mark.at) : '',
+    byLearner: mark !== undefined && levelAt(given, mark.actorId, mark.at) < FULL,
+  };
+}
+
+type Done = {
+  readonly shareId: ShareId;
+  readonly hand: HandId;
+  readonly marks: readonly BlockStepMark[];
+  readonly nameOf: NameOf;
+};
+
+async function whoOf(
+  { db }: House,
+  { shareId, hand, marks, nameOf }: Done,
+): Promise<Pick<BlockView, 'who' | 'people'>> {
+  const did = whoDid(await handWorkOf(db, shareId), marks, hand);
+  const here = (await allStaff(db)).filter(({ state }) => state === 'here');
+  return {
+    who: {
+      cut: nameOf(did.get('cut')),
+      boned: nameOf(did.get('boned')),
+      trimmed: nameOf(did.get('trimmed')),
+    },
+    people: here.map(({ id: personId, name }) => ({ id: personId, name })),
   };
 }
 

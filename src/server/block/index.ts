@@ -1,6 +1,7 @@
 import { blockSheetView } from './blockSheetView';
 import { blockView } from './blockView';
 import { doOtherwise } from './doOtherwise';
+import { sayWhoDid } from './sayWhoDid';
 import { markStep } from './markStep';
 import { startBlock } from './startBlock';
 import { takePieceBack, weighPiece } from './weighPiece';
@@ -13,6 +14,7 @@ export const block = {
   blockView,
   startBlock,
   markStep,
+  sayWhoDid,
   weighPiece,
   takePieceBack,
   doOtherwise,

@@ -14,6 +14,7 @@ import { touchCut } from '../house/shareView';
 import { defineUseCase } from '../house/useCase';
 import { handId, inHand } from './inHand';
 import { besideOf } from './beside';
+import { levelNow } from './level';
 
 type Input = {
   clientId: string;
@@ -43,8 +44,15 @@ export const markStep = defineUseCase<Input, { step: string }>({
     if (!found.ok) return found;
     const { file, hand } = found.value;
     const beside = await besideOf(house, file, hand);
-    if (!stepsOf(hand, beside).some((step) => step.id === input.step)) {
+    const asked = stepsOf(hand, beside).find((step) => step.id === input.step);
+    if (!asked) {
       return refuse('not-found', 'There is no such step in this break. Load the page again.');
+    }
+    if (input.done && (await levelNow(house)) < asked.level) {
+      return refuse(
+        'not-yet',
+        `${asked.title} is not yours yet. Whoever cuts fully does it, and signs in for it.`,
+      );
     }
     const reads = planOf(file).instructions === '' ? [] : await noteReadsOf(house.db, file.share.id);
     const isRead =

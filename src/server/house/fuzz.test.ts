@@ -189,6 +189,7 @@ describe('whatever is asked', () => {
       doOnRail: { clientId: randomUUID(), sideId, kind: 'held', rail: '', foot: null, reason: 'smells' },
       startBlock: { clientId: randomUUID(), ...id, reason: '' },
       blockView: { shareId },
+      sayWhoDid: { clientId: randomUUID(), shareId, hand: 'left', task: 'boned', personId },
       markStep: { clientId: randomUUID(), shareId, hand: 'left', step: 'ham-off', done: true },
       weighPiece: {
         clientId: randomUUID(),
@@ -246,6 +247,7 @@ describe('whatever is asked', () => {
       unlockName: { clientId: randomUUID(), name: 'Tove' },
       staffView: {},
       takeOn: { clientId: randomUUID(), name: 'Hedda', role: 'wrapper', secret: 'fish-on-friday' },
+      giveLevel: { clientId: randomUUID(), personId, level: 2 },
       changeRole: { clientId: randomUUID(), personId, role: 'cutter' },
       changeSecret: { clientId: randomUUID(), personId, secret: 'fish-on-monday' },
       changeStanding: { clientId: randomUUID(), personId, state: 'rests' },

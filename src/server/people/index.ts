@@ -1,6 +1,6 @@
 import { eventsView } from './eventsView';
 import { endSession, sessionsView, unlockName } from './sessions';
-import { changeRole, changeSecret, changeStanding, staffView, takeOn } from './staff';
+import { changeRole, changeSecret, changeStanding, giveLevel, staffView, takeOn } from './staff';
 
 export { hashSecret, SHORTEST_SECRET } from './secrets';
 export { actorOf, signIn, signOut, type SignedIn } from './signIn';
@@ -15,6 +15,7 @@ export const people = {
   staffView,
   takeOn,
   changeRole,
+  giveLevel,
   changeSecret,
   changeStanding,
 } as const;

@@ -76,4 +76,17 @@ describe('the people of a shop', () => {
   it('are set up by the owner alone', async () => {
     expect(await shop.ask('staffView', {}, 'counter')).toMatchObject({ ok: false, reason: 'not-allowed' });
   });
+
+  it('have a level at the block if they cut, which the owner gives; else they cut fully', async () => {
+    await takeOn('Pim');
+    const pim = await idOf('Pim');
+    const levelOf = async () => (await shop.get('staffView', {})).find(({ id }) => id === pim)!.level;
+    const give = (level: 1 | 2, personId = pim, role: 'owner' | 'cutter' = 'owner') =>
+      shop.ask('giveLevel', { clientId: randomUUID(), personId, level }, role);
+    expect(await levelOf()).toBe(3);
+    expect(await give(2)).toMatchObject({ ok: true });
+    expect(await levelOf()).toBe(2);
+    expect(await give(1, pim, 'cutter')).toMatchObject({ ok: false, reason: 'not-allowed' });
+    expect(await give(1, await idOf('Runa'))).toMatchObject({ ok: false, reason: 'not-found' });
+  });
 });

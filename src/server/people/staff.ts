@@ -1,13 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
+import { levelAt, LEVELS, type Level } from '@/core/block/levels';
 import { success, type Result } from '@/core/quantity/result';
+import { instant } from '@/core/time/shopTime';
 import {
   allStaff,
   changeUser,
   endSessionsOf,
+  levelsGiven,
   openSessions,
   ROLES,
   USER_STATES,
+  writeLevel,
   writeUser,
   type Role,
   type StaffMember,
@@ -19,7 +23,12 @@ import { defineUseCase, type House } from '../house/useCase';
 import { hashSecret, SHORTEST_SECRET } from './secrets';
 
 /** Somebody who works in the shop, or did. */
-export type ListedStaff = StaffMember & { readonly sessions: number; readonly isOneself: boolean };
+export type ListedStaff = StaffMember & {
+  readonly sessions: number;
+  readonly isOneself: boolean;
+  /** How far they have come at the block. */
+  readonly level: Level;
+};
 
 const name = Joi.string()
   .trim()
@@ -41,11 +50,13 @@ export const staffView = defineUseCase<Record<string, never>, readonly ListedSta
   run: async ({ db, now, actor }) => {
     const open = await openSessions(db, now.toISOString());
     const staff = await allStaff(db);
+    const given = await levelsGiven(db);
     return success(
       staff.map((member) => ({
         ...member,
         sessions: open.filter(({ userId }) => userId === member.id).length,
         isOneself: member.id === actor.id,
+        level: levelAt(given, member.id, instant(now)),
       })),
     );
   },
@@ -90,6 +101,23 @@ export const changeRole = defineUseCase<{ clientId: string; personId: string; ro
     if (!found.ok) return found;
     await changeUser(house.db, personId, { role: wanted });
     await endSessionsOf(house.db, personId);
+    return success({ personId });
+  },
+});
+
+/** Says how far somebody has come at the block; the owner signs it, and what was before stays in the book. */
+export const giveLevel = defineUseCase<{ clientId: string; personId: string; level: Level }, Done>({
+  name: 'giveLevel',
+  roles: ['owner'],
+  writes: true,
+  input: Joi.object({ clientId, personId: id, level: Joi.valid(...LEVELS).required() }),
+  subject: ({ personId, level }) => `${personId} ${level}`,
+  run: async (house, { personId, level }) => {
+    const member = (await allStaff(house.db)).find((each) => each.id === personId);
+    if (member?.role !== 'cutter') {
+      return refuse('not-found', 'Only a cutter has a level at the block.', 'personId');
+    }
+    await writeLevel(house.db, { personId, level, at: instant(house.now), actorId: house.actor.id });
     return success({ personId });
   },
 });

@@ -1,3 +1,5 @@
+import { handsOf, handWords } from '@/core/block/hand';
+import { whoDid } from '@/core/block/handWork';
 import { foundWords } from '@/core/order/found';
 import type { AnimalId, ShareId } from '@/core/order/animal';
 import type { Facts } from '@/core/order/changes';
@@ -16,6 +18,7 @@ import type { PartShare } from '@/core/shares/parts';
 import { unsoldParts } from '@/core/shares/unsold';
 import { momentWords } from '@/core/time/shopTime';
 import { stageRowsOf } from '@/data/rail';
+import { handWorkOf, stepMarksOf } from '@/data/block';
 import { voidsOfShare } from '@/data/wrap';
 import { defineShareView } from '../house/shareView';
 import { isOffice, STAFF, type House } from '../house/useCase';
@@ -82,6 +85,8 @@ export type TicketView = {
     readonly words: string;
     readonly photoId?: string | null;
   }[];
+  /** Who cut, boned and trimmed it, side by side. */
+  readonly worked: readonly string[];
   readonly packs: readonly PackLine[];
   readonly takenBack: readonly { readonly cut: string; readonly net: Weight; readonly why: string }[];
   readonly whole: readonly PartOfWhole[];
@@ -134,6 +139,7 @@ export const ticketView = defineShareView<TicketView>({
       sheet: sheetInShort(file, row.openQuestions),
       setUp: house.setUp.number,
       found: foundOf(file),
+      worked: await workedOf(house, file, nameOf),
       packs: packLines(file, nameOf),
       takenBack: (await voidsOfShare(house.db, share.id)).map(({ cut, net, reason }) => ({
         cut,
@@ -146,6 +152,17 @@ export const ticketView = defineShareView<TicketView>({
     };
   },
 });
+
+/** `left side: cut by Iver, trimmed by Sunna`; of what nobody has touched nothing. */
+async function workedOf({ db }: House, file: ShareFile, nameOf: NameOf): Promise<string[]> {
+  if (!file.start || !file.situation.species.guide) return [];
+  const leadId = file.together[0]!.id;
+  const [said, marks] = [await handWorkOf(db, leadId), await stepMarksOf(db, leadId)];
+  return handsOf(file).flatMap((hand) => {
+    const did = [...whoDid(said, marks, hand.id)].map(([task, personId]) => `${task} by ${nameOf(personId)}`);
+    return did.length > 0 ? [`${handWords(file, hand)}: ${did.join(', ')}`] : [];
+  });
+}
 
 const INSPECTION_WORDS = {
   'custom-exempt': 'Custom exempt, not for sale.',

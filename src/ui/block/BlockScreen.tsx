@@ -15,9 +15,10 @@ import { PieceBar } from './PieceBar';
 import { StepPanel } from './StepPanel';
 import { StepRail } from './StepRail';
 import { useBlock, type AtBlock } from './useBlock';
+import { WhoDid } from './WhoDid';
 import { WholeBreak } from './WholeBreak';
 
-type Over = 'otherwise' | 'whole' | 'typed' | undefined;
+type Over = 'otherwise' | 'whole' | 'typed' | 'who' | undefined;
 
 /** The block: one step at a time, what is wanted there, what must not be cut, and what is left on the rail. */
 export function BlockScreen({ first }: { first: BlockView }) {
@@ -34,6 +35,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
   useKey('block', 'weigh', () => block.toWeigh && void block.weigh(block.toWeigh), isAtWork);
   useKey('block', 'typed', () => block.toWeigh && setOver('typed'), isAtWork);
   useKey('block', 'otherwise', () => setOver('otherwise'), isAtWork);
+  useKey('block', 'who', () => setOver('who'), isAtWork);
   useKey('block', 'whole', () => setOver('whole'), isOpen);
   useKey('block', 'notes', () => setNotes(!notes), isOpen);
   useKey('block', 'other', () => next && block.hold(next.id), isOpen && view.hands.length > 1);
@@ -48,7 +50,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
         <CutThrough of={`${view.hand} ${step.id} ${String(notes)} ${String(view.isRead)}`} />
         <div className={styles.left}>
           <BlockDrawing drawing={view.drawing} step={step} />
-          {notes && <Notes step={step} />}
+          {notes && step.mayDo && <Notes step={step} />}
         </div>
         <div className={styles.right}>
           {view.isRead ? <StepPanel step={step} unit={view.unit} /> : <Words block={block} />}
@@ -78,6 +80,7 @@ export function BlockScreen({ first }: { first: BlockView }) {
           onClose={() => setOver(undefined)}
         />
       )}
+      {over === 'who' && <WhoDid view={view} onClose={() => setOver(undefined)} />}
       {over === 'otherwise' && (
         <DoneOtherwise
           view={view}
@@ -177,7 +180,7 @@ function Keys({ block, onOver, onNotes }: KeysProps) {
   const isLast = at === view.steps.length - 1;
   const forward = block.canWeigh
     ? `Weigh ${block.toWeigh!.label}`
-    : step.doneAt !== ''
+    : step.doneAt !== '' || !step.mayDo
       ? 'Next'
       : isLast
         ? 'Done'
@@ -202,6 +205,11 @@ function Keys({ block, onOver, onNotes }: KeysProps) {
           </button>
         </>
       )}
+      {view.mayCut && (
+        <button type="button" onClick={() => onOver('who')}>
+          <kbd>P</kbd> {whoWords(view)}
+        </button>
+      )}
       <button type="button" onClick={() => onOver('whole')}>
         <kbd>B</kbd> whole break
       </button>
@@ -210,6 +218,12 @@ function Keys({ block, onOver, onNotes }: KeysProps) {
       </button>
     </div>
   );
+}
+
+/** Who cut it, in the fewest words; the others stand behind the key. */
+function whoWords({ who: { cut, boned } }: BlockView): string {
+  if (cut === '') return 'who cuts';
+  return boned === '' || boned === cut ? `${cut} cut` : `${cut} cut, ${boned} boned`;
 }
 
 function NoGuide({ view }: { view: BlockView }) {

@@ -16,11 +16,14 @@ export function StepPanel({ step, unit }: Props) {
   return (
     <section className={styles.step} aria-label={title}>
       <h2>{title}</h2>
-      <p className={styles.where}>
+      {!step.mayDo && (
+        <p className={styles.notYet}>Not yours yet. Whoever cuts fully does it; look on, then go on.</p>
+      )}
+      <p className={styles.where} hidden={!step.mayDo}>
         {place !== '' && <b>{place.charAt(0).toUpperCase() + place.slice(1)}. </b>}
         {where}
       </p>
-      <p className={styles.tools}>
+      <p className={styles.tools} hidden={!step.mayDo}>
         {line.saw.length > 0 && <Stroke kind="saw" />}
         {line.knife.length > 0 && <Stroke kind="knife" />}
         {step.with}

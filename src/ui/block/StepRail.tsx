@@ -9,14 +9,16 @@ export function StepRail({ steps, at, onGo }: Props) {
   return (
     <nav className={styles.rail} aria-label="Steps of the break">
       <ol>
-        {steps.map(({ id, title, doneAt, doneBy }, index) => (
+        {steps.map(({ id, title, doneAt, doneBy, byLearner, mayDo }, index) => (
           <li key={id}>
             <button
               type="button"
               tabIndex={-1}
               data-done={doneAt !== ''}
+              data-learner={byLearner || undefined}
+              data-not-yet={!mayDo || undefined}
               aria-current={index === at ? 'step' : undefined}
-              aria-label={`${index + 1}: ${title}${doneAt === '' ? '' : `, done ${doneBy} ${doneAt}`}`}
+              aria-label={`${index + 1}: ${title}${doneAt === '' ? '' : `, done ${doneBy} ${doneAt}${byLearner ? ', learning' : ''}`}`}
               onClick={() => onGo(index)}
             >
               {index === at ? index + 1 : ''}

@@ -35,7 +35,10 @@ export function WholeBreak({ view, at, onGo, onClose }: Props) {
           <li key={step.id}>
             <button type="button" aria-current={index === at || undefined} onClick={() => onGo(index)}>
               <span data-done={step.doneAt !== ''}>{step.doneAt === '' ? index + 1 : '✓'}</span>
-              <b>{step.title}</b>
+              <b>
+                {step.title}
+                {step.byLearner && ` (${step.doneBy}, learning)`}
+              </b>
               <small>
                 {itemsOf(step.off.filter(({ owner }) => owner === ''))
                   .map(({ count, words, weight }) =>

@@ -122,12 +122,19 @@ export function useBlock(first: BlockView) {
   /** The next step is in view at once; what is done goes to the house after it, network or not. */
   async function forward() {
     if (!view.isRead) return acknowledge();
+    if (!step.mayDo) return skip();
     if (toWeigh && isNewLoad) {
       const isTaken = await weigh(toWeigh);
       // Another piece of this step is put on next.
       if (!isTaken || toWeighOf(view, step).length > 1) return;
     }
     if (step.doneAt === '') mark(step, true);
+    setAt(Math.min(at + 1, steps.length - 1));
+    clear();
+  }
+
+  /** A step that is not one's own yet is passed by: whoever does it signs for it. */
+  function skip() {
     setAt(Math.min(at + 1, steps.length - 1));
     clear();
   }

@@ -19,6 +19,7 @@ const NOT_TAKEN: Readonly<Record<FloorName, string>> = {
   doOtherwise: 'What was done otherwise was not taken.',
   doOnRail: 'What was done on the rail was not taken.',
   markStep: 'A step at the block was not taken.',
+  sayWhoDid: 'Who cut, boned or trimmed was not taken.',
   readNote: 'That the words were read was not taken.',
 };
 

@@ -12,6 +12,7 @@ export const FLOOR_WRITES = [
   'noteLine',
   'reprintLabel',
   'markStep',
+  'sayWhoDid',
   'readNote',
   'weighPiece',
   'takePieceBack',

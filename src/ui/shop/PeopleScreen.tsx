@@ -3,6 +3,7 @@
 import { Button, Form, Input, Select } from 'antd';
 import { useState } from 'react';
 import { counted } from '@/core/quantity/counted';
+import { LEVELS, LEVEL_WORDS } from '@/core/block/levels';
 import type { ListedStaff } from '@/server/people';
 import { AskDialog } from '../kit/AskDialog';
 import { useLive } from '../kit/live/useLive';
@@ -23,6 +24,8 @@ const ROLE_WORDS: Readonly<Record<Role, string>> = {
 
 const ROLE_OPTIONS = Object.entries(ROLE_WORDS).map(([value, label]) => ({ value: value as Role, label }));
 
+const LEVEL_OPTIONS = LEVELS.map((level) => ({ value: level, label: LEVEL_WORDS[level] }));
+
 const STATE_WORDS = { here: 'works here', rests: 'rests', left: 'has left' } as const;
 
 /** Who works in the shop: what they may do, how they come in, and who rests or has left. */
@@ -42,6 +45,7 @@ export function PeopleScreen({ staff: first }: { staff: readonly ListedStaff[] }
           <tr>
             <th>who</th>
             <th>may do</th>
+            <th>at the block</th>
             <th>stands</th>
             <th>signed in</th>
             <th />
@@ -94,10 +98,11 @@ export function PeopleScreen({ staff: first }: { staff: readonly ListedStaff[] }
 }
 
 function Member({ member, onSecret }: { member: ListedStaff; onSecret: () => void }) {
-  const { id: personId, name, role, state, sessions, isOneself } = member;
+  const { id: personId, name, role, state, sessions, isOneself, level } = member;
   const given = useAsk('changeRole');
   const stand = useAsk('changeStanding');
-  const busy = given.busy || stand.busy;
+  const learnt = useAsk('giveLevel');
+  const busy = given.busy || stand.busy || learnt.busy;
   const change = (next: ListedStaff['state'], words: string) => (
     <Button
       size="small"
@@ -123,6 +128,19 @@ function Member({ member, onSecret }: { member: ListedStaff; onSecret: () => voi
           options={ROLE_OPTIONS}
         />
       </td>
+      <td>
+        {role === 'cutter' && (
+          <Select
+            size="small"
+            aria-label={`How far ${name} has come at the block`}
+            value={level}
+            disabled={busy || state === 'left'}
+            popupMatchSelectWidth={false}
+            onChange={(next) => void learnt.ask({ personId, level: next })}
+            options={LEVEL_OPTIONS}
+          />
+        )}
+      </td>
       <td>{STATE_WORDS[state]}</td>
       <td className="quiet">{sessions > 0 ? counted(sessions, 'device') : ''}</td>
       <td className={styles.does}>
@@ -137,7 +155,7 @@ function Member({ member, onSecret }: { member: ListedStaff; onSecret: () => voi
         ) : (
           change('here', 'Is back')
         )}
-        <Note failure={given.refusal ?? stand.refusal} />
+        <Note failure={given.refusal ?? stand.refusal ?? learnt.refusal} />
       </td>
     </tr>
   );

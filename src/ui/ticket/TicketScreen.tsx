@@ -154,8 +154,8 @@ function useTicketKeys({ others }: TicketView, { next, mayChange, onOpen }: Able
   useKey('ticket', 'after', () => go(ticketOf(others.at(-1))));
 }
 
-function Found({ view: { found, takenBack, unit } }: { view: TicketView }) {
-  if (found.length === 0 && takenBack.length === 0) return null;
+function Found({ view: { found, takenBack, worked, unit } }: { view: TicketView }) {
+  if (found.length + takenBack.length + worked.length === 0) return null;
   return (
     <>
       <h2>Found and said</h2>
@@ -175,6 +175,12 @@ function Found({ view: { found, takenBack, unit } }: { view: TicketView }) {
                   </>
                 )}
               </td>
+            </tr>
+          ))}
+          {worked.map((words) => (
+            <tr key={words}>
+              <td className="quiet">at the block</td>
+              <td>{words}</td>
             </tr>
           ))}
           {takenBack.map(({ cut, net, why }, index) => (

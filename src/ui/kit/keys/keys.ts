@@ -115,6 +115,7 @@ export const KEYS = {
     weigh: { keys: 'w', shown: 'W', does: 'take the weight of the piece in hand' },
     typed: { keys: 'y', shown: 'Y', does: 'type its weight, while the scale is away' },
     otherwise: { keys: 'd', shown: 'D', does: 'done otherwise than the sheet says, and why' },
+    who: { keys: 'p', shown: 'P', does: 'who cut, boned and trimmed it' },
     whole: { keys: 'b', shown: 'B', does: 'the whole break at a glance' },
     notes: { keys: 't', shown: 'T', does: 'teaching notes on or off' },
     other: { keys: 'o', shown: 'O', does: 'the other side' },
