@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { inUnits, weight } from '../quantity/weight';
+import { speciesById } from '../tests/catalogue';
 import { half } from '../tests/halfHog';
 import { expectedCold, keptShare, shrinkCurveOf, shrinkPct, shrinkWorking } from './shrink';
 import { leastCertain, sideToCut } from './sideToCut';
@@ -15,6 +16,21 @@ describe('a hog that was skinned', () => {
     const hot = weight(92.5);
     const cold = (condition?: { skinned: true }) => sideToCut(half.species, 'lb', { hot }, condition).weight;
     expect(cold({ skinned: true })).toBeLessThan(cold());
+  });
+});
+
+describe('what hangs otherwise than its species usually does', () => {
+  const [beef, lamb] = ['beef', 'lamb'].map(speciesById);
+
+  it('dries as it does: thinly covered, under film, or bare', () => {
+    expect(shrinkCurveOf(beef!, { thinCover: true })).toMatchObject({ firstDay: 0.025, later: 0.0035 });
+    expect(shrinkCurveOf(beef!, { covered: true })).toBe(beef!.shrink[0]);
+    expect(shrinkCurveOf(lamb!, {})).toMatchObject({ covered: true });
+    expect(shrinkCurveOf(lamb!, { covered: false })).toMatchObject({ covering: 'open', later: 0.006 });
+    const after = (covered: boolean) =>
+      inUnits(expectedCold(shrinkCurveOf(lamb!, { covered }), weight(61), 6));
+    expect(after(true)).toBeCloseTo(58.88, 2);
+    expect(after(false)).toBeCloseTo(57.13, 2);
   });
 });
 

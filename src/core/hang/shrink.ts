@@ -3,13 +3,20 @@ import type { Condition } from '../carcass/condition';
 import type { ShrinkCurve, Species } from '../species/types';
 import type { Working } from '../working/working';
 
-/** The curve by which a carcass dries: its species' usual one, or that of a carcass which was skinned. */
+/** What decides by which curve a carcass dries; whether it hangs covered is absent where nobody has said. */
+export type Drying = Pick<Condition, 'skinned' | 'thinCover'> & { readonly covered?: boolean };
+
+/** The curve by which a carcass dries: its species' usual one, unless it was skinned, is thinly covered, or hangs otherwise. */
 export function shrinkCurveOf(
   { shrink }: Pick<Species, 'shrink'>,
-  condition: Pick<Condition, 'skinned'> | undefined,
+  { skinned, thinCover, covered }: Drying = {},
 ): ShrinkCurve {
-  const skinned = condition?.skinned ? shrink.find((curve) => curve.skinned) : undefined;
-  return skinned ?? shrink[0]!;
+  return (
+    (skinned && shrink.find((curve) => curve.skinned)) ||
+    (thinCover && shrink.find((curve) => curve.thinCover)) ||
+    shrink.find((curve) => covered !== undefined && curve.covered === covered) ||
+    shrink[0]!
+  );
 }
 
 /**

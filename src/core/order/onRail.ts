@@ -20,7 +20,8 @@ export type RailEvent = {
 /** How a side hangs now. */
 export type OnRail = {
   readonly at?: { readonly rail: string; readonly foot: number };
-  readonly covered: boolean;
+  /** Null where nobody has said. */
+  readonly covered: boolean | null;
   /** Why it is held and must not go to the block; empty when it is not. */
   readonly held: string;
 };
@@ -29,10 +30,11 @@ export type OnRail = {
 export function onRailAfter(events: readonly RailEvent[]): OnRail {
   const last = (...kinds: RailEvent['kind'][]) => events.findLast(({ kind }) => kinds.includes(kind));
   const moved = last('moved');
+  const cover = last('covered', 'bared');
   const held = last('held', 'let go');
   return {
     ...(moved && moved.foot !== null ? { at: { rail: moved.rail, foot: moved.foot } } : {}),
-    covered: last('covered', 'bared')?.kind === 'covered',
+    covered: cover ? cover.kind === 'covered' : null,
     held: held?.kind === 'held' ? held.reason : '',
   };
 }

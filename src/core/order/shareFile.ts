@@ -1,3 +1,4 @@
+import type { Quartered } from '../hang/quarters';
 import type { PriceList } from '../charges/priceList';
 import type { Posting } from '../ledger/ledger';
 import type { Situation } from '../sheet/situation';
@@ -8,6 +9,7 @@ import type { Cancellation } from './changes';
 import type { DeepTemperature } from './deepTemperature';
 import type { Found } from './found';
 import type { Deviation } from './deviation';
+import type { OnRail } from './onRail';
 import type { Plan } from './plan';
 import type { Closing, Payment, PickUp } from './settlement';
 import type { BlockStart, LineNote, SheetVersion, SideWeight, Weighing, WeighingId } from './work';
@@ -21,6 +23,10 @@ export type HungSide = {
   readonly cold: SideWeight | undefined;
   /** How warm it was inside when it was last measured; null where it never was. */
   readonly deep: DeepTemperature | null;
+  /** Where and how it hangs, as far as somebody said. */
+  readonly onRail: OnRail;
+  /** What its quarters weighed; null where it was not parted on the rail. */
+  readonly quarters: Quartered | null;
   /** What was found on it, and stands. */
   readonly found: readonly Found[];
 };

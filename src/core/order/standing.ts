@@ -3,6 +3,8 @@ import { cellsOf } from '../atlas/cells';
 import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
 import { forecast } from '../forecast/forecast';
+import { foreOf, type Quartered } from '../hang/quarters';
+import type { Drying } from '../hang/shrink';
 import { leastCertain, sideToCut, type WeightBasis } from '../hang/sideToCut';
 import { itemNumber } from '../label/itemNumber';
 import { findingsOf, type Finding } from '../questions/findings';
@@ -18,31 +20,46 @@ import type { SideWeight } from './work';
 
 const HOUR_MS = 3_600_000;
 
-export function netOf(ticket: SideWeight): Weight {
+export function netOf(ticket: Pick<SideWeight, 'gross' | 'tare'>): Weight {
   return (ticket.gross - ticket.tare) as Weight;
+}
+
+/** What decides how a side dries: what it is, and whether it was covered or bared. How long it will hang is not known yet. */
+export function dryingOf({ condition }: Situation, { onRail }: Pick<HungSide, 'onRail'>): Drying {
+  return {
+    ...(condition?.skinned ? { skinned: true } : {}),
+    ...(condition?.thinCover ? { thinCover: true } : {}),
+    ...(onRail.covered === null ? {} : { covered: onRail.covered }),
+  };
 }
 
 /** The cold weight of each side to cut by, and which basis the least certain side stands on. */
 export function coldSides({ sides, situation }: ShareFile): { weights: Weight[]; basis: WeightBasis } {
   const { species, unit } = situation;
-  // How long it will hang is not known yet: as long as its species does.
-  const dried = situation.condition?.skinned ? { skinned: true } : undefined;
-  const cut = sides.map(({ hot, cold }) =>
-    sideToCut(species, unit, { hot: hot && netOf(hot), cold: cold && netOf(cold) }, dried),
-  );
-  const weights = cut.map((side) => quarterWeight(situation, side.weight));
+  const cut = sides.map((side) => {
+    const { hot, cold } = side;
+    return sideToCut(
+      species,
+      unit,
+      { hot: hot && netOf(hot), cold: cold && netOf(cold) },
+      dryingOf(situation, side),
+    );
+  });
+  const weights = cut.map((side, index) => quarterWeight(situation, side.weight, sides[index]!.quarters));
   return { weights, basis: leastCertain(cut.map((side) => side.basis)) };
 }
 
 /**
- * What of a side's weight is this share's: all of it, or the quarter that the atlas and the breaks give. The two
- * quarters of a side add up to it exactly.
+ * What of a side's weight is this share's: all of it, or the quarter as it was weighed, else as the atlas and the breaks
+ * give it. The two quarters of a side add up to it exactly.
  */
-export function quarterWeight(situation: Situation, side: Weight): Weight {
+export function quarterWeight(situation: Situation, side: Weight, weighed: Quartered | null): Weight {
   const { part = 'side', unit } = situation;
   if (part === 'side') return side;
   const sideLb = convertUnits(inUnits(side), unit, 'lb');
-  const fore = Math.round(side * cellsOf({ ...situation, part: 'fore' }, sideLb).partOfSide) as Weight;
+  const fore = weighed
+    ? foreOf(side, weighed)
+    : (Math.round(side * cellsOf({ ...situation, part: 'fore' }, sideLb).partOfSide) as Weight);
   return part === 'fore' ? fore : ((side - fore) as Weight);
 }
 
@@ -55,7 +72,9 @@ export function coldWeight(file: ShareFile): Weight {
 export function hotWeight(file: ShareFile): Weight {
   const { weights } = coldSides(file);
   return sumWeights(
-    file.sides.map(({ hot }, index) => (hot ? quarterWeight(file.situation, netOf(hot)) : weights[index]!)),
+    file.sides.map(({ hot, quarters }, index) =>
+      hot ? quarterWeight(file.situation, netOf(hot), quarters) : weights[index]!,
+    ),
   );
 }
 

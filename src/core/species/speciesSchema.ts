@@ -223,6 +223,8 @@ export const speciesSchema = Joi.object<Species>({
       Joi.object({
         covering: words.required(),
         skinned: Joi.valid(true),
+        thinCover: Joi.valid(true),
+        covered: Joi.boolean(),
         firstDay: share.required(),
         daysTwoToSeven: share.required(),
         later: share.required(),

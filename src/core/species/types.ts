@@ -115,6 +115,10 @@ export type ShrinkCurve = {
   readonly covering: string;
   /** Holds for carcasses that were skinned, where the species usually keeps its skin. */
   readonly skinned?: true;
+  /** Holds where the fat over the lean is thin. */
+  readonly thinCover?: true;
+  /** Holds under film or stockinette, or bare; said where the species hangs either way. */
+  readonly covered?: boolean;
   /** Shares of what is left: the first 24 hours, each of days 2 to 7, each day after. */
   readonly firstDay: number;
   readonly daysTwoToSeven: number;

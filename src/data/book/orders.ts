@@ -1,6 +1,7 @@
 import type { Animal, AnimalId, PersonId, Share, ShareId, Side } from '@/core/order/animal';
 import type { SharePart } from '@/core/shares/parts';
 import type { Quarter } from '@/core/species/types';
+import { inUnits, type Weight } from '@/core/quantity/weight';
 import type { Database } from '../database';
 import { peopleById } from './people';
 
@@ -29,12 +30,27 @@ export type Booked = {
   readonly sides: readonly Side[];
 };
 
-/** What was booked with these animals: four queries, however many they are. */
+/** What these animals weighed alive where that was weighed here, in the shop's unit; it goes before what the farm said. */
+async function liveWeightsOf(
+  db: Database,
+  ids: readonly AnimalId[],
+): Promise<ReadonlyMap<AnimalId, { readonly liveWeight: number }>> {
+  const rows: { animalId: AnimalId; gross: number; tare: number }[] = await db('liveWeights')
+    .whereIn('animalId', [...ids])
+    .orderBy('rowid')
+    .select('animalId', 'gross', 'tare');
+  return new Map(
+    rows.map(({ animalId, gross, tare }) => [animalId, { liveWeight: inUnits((gross - tare) as Weight) }]),
+  );
+}
+
+/** What was booked with these animals: five queries, however many they are. */
 export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): Promise<Booked> {
   const ids = [...new Set(animalIds)];
   const animals: AnimalRow[] = await db('animals').whereIn('id', ids);
   const shares: ShareRow[] = await db('shares').whereIn('animalId', ids).orderBy(['animalId', 'position']);
   const sides: Side[] = await db('sides').whereIn('animalId', ids).orderBy(['animalId', 'position']);
+  const live = await liveWeightsOf(db, ids);
   const people = await peopleById(db, [
     ...animals.map((animal) => animal.farmId),
     ...shares.flatMap((share) => [share.ownerId, share.payerId, share.contactId]),
@@ -47,7 +63,7 @@ export async function bookedWith(db: Database, animalIds: readonly AnimalId[]): 
           ...animal,
           addOns: JSON.parse(addOns),
           carcass: JSON.parse(carcass),
-          facts: JSON.parse(facts),
+          facts: { ...JSON.parse(facts), ...live.get(animal.id) },
           farm: people.get(farmId)!,
           sample: sample === 1,
           unsplit: unsplit === 1,

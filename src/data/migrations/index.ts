@@ -28,6 +28,7 @@ import * as packs from './026-packs';
 import * as deepTemperatures from './027-deep-temperatures';
 import * as remadePlans from './028-remade-plans';
 import * as hands from './029-hands';
+import * as quarters from './030-quarters';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -62,6 +63,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['027-deep-temperatures', deepTemperatures],
   ['028-remade-plans', remadePlans],
   ['029-hands', hands],
+  ['030-quarters', quarters],
 ];
 
 async function noWayBack(): Promise<void> {

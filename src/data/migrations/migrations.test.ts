@@ -85,6 +85,8 @@ describe('migrations', () => {
       'remadePlans',
       'blockLevels',
       'handWork',
+      'quarterWeights',
+      'liveWeights',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

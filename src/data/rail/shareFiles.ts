@@ -3,6 +3,8 @@ import { carcassOfSides } from '@/core/order/carcassOfSides';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import { cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
+import { onRailAfter } from '@/core/order/onRail';
+import { quarteredOf } from '@/core/hang/quarters';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import { netOf } from '@/core/order/standing';
 import { cutTogether, leadOf } from '@/core/order/together';
@@ -15,7 +17,7 @@ import { monthOf } from '@/core/time/shopTime';
 import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
-import { deepTemperaturesOf, foundOnSides, ticketsOfSides } from '../hang';
+import { deepTemperaturesOf, foundOnSides, quartersOfSides, railEventsOf, ticketsOfSides } from '../hang';
 import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
 import { allotmentsOf, closingsOf, paymentsOf, pickUpsOf } from '../settle';
@@ -167,6 +169,8 @@ async function hungSides(db: Database, sides: readonly Side[]): Promise<HungSide
   const tickets = group(await ticketsOfSides(db, ids), (ticket) => ticket.sideId);
   const found = group(await foundOnSides(db, ids), (each) => each.sideId);
   const temperatures = group(await deepTemperaturesOf(db, ids), (each) => each.sideId);
+  const events = group(await railEventsOf(db, ids), (event) => event.sideId);
+  const quarters = group(await quartersOfSides(db, ids), (each) => each.sideId);
   return sides.map((side) => {
     const own = tickets.get(side.id) ?? [];
     return {
@@ -175,6 +179,8 @@ async function hungSides(db: Database, sides: readonly Side[]): Promise<HungSide
       hot: own.findLast((ticket) => ticket.kind === 'hot'),
       cold: own.findLast((ticket) => ticket.kind === 'cold'),
       deep: temperatures.get(side.id)?.at(-1) ?? null,
+      onRail: onRailAfter(events.get(side.id) ?? []),
+      quarters: quarteredOf((quarters.get(side.id) ?? []).map((each) => ({ ...each, net: netOf(each) }))),
       found: found.get(side.id) ?? [],
     };
   });

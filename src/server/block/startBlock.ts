@@ -37,12 +37,12 @@ export const startBlock = defineUseCase<Input, { shareId: ShareId }>({
     const refused = notReady(file) ?? needsReason(house, file, { reason, held });
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
-    for (const { side, cold } of file.sides) {
+    for (const { side, cold, quarters } of file.sides) {
       const entry = { id: randomUUID(), kind: 'to-block', ...by };
       await writeTransaction(
         house.db,
         entry,
-        postToBlock(side.id, shareId, quarterWeight(file.situation, netOf(cold!))),
+        postToBlock(side.id, shareId, quarterWeight(file.situation, netOf(cold!), quarters)),
       );
     }
     const estimate = estimateOf(file);

@@ -1,3 +1,4 @@
+import { onRailAfter } from '@/core/order/onRail';
 import { group } from 'd3-array';
 import { sidesOfPart } from '@/core/shares/parts';
 import { listInForce } from '@/core/charges/priceList';
@@ -227,7 +228,16 @@ class Season {
       transactionId: this.id(`${kind} ${position} ledger`),
     });
     const hot = ticket('hot', killed);
-    return { side, firstHot: hot, hot, cold: ticket('cold', cut), deep: null, found: [] };
+    return {
+      side,
+      firstHot: hot,
+      hot,
+      cold: ticket('cold', cut),
+      deep: null,
+      onRail: onRailAfter([]),
+      quarters: null,
+      found: [],
+    };
   }
 
   /** Everything that was written of these shares, and of the people met since the last time. */

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { group } from 'd3-array';
-import { daysHung, isChilling, netOf } from '@/core/order/standing';
+import { animalHotWeight, daysHung, dryingOf, isChilling, netOf } from '@/core/order/standing';
 import { shareName } from '@/core/order/naming';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import type { SideId } from '@/core/order/animal';
@@ -8,14 +8,15 @@ import { expectedCold, shrinkPct, shrinkCurveOf, shrinkWorking } from '@/core/ha
 import { success } from '@/core/quantity/result';
 import { foundWords } from '@/core/order/found';
 import { mainDecisionOf } from '@/core/questions/zones';
-import type { Decision, SideMap, Species } from '@/core/species/types';
-import type { Weight, WeighingUnit } from '@/core/quantity/weight';
+import type { Decision, ShrinkCurve, SideMap, Species } from '@/core/species/types';
+import { inUnits, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { dayIn, daysBetween } from '@/core/time/shopTime';
 import type { Working } from '@/core/working/working';
 import { stageCounts } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { defineUseCase, STAFF } from '../house/useCase';
-import { sharesOnRail } from './rails';
+import { railBoardOf, type RailBoard } from './railBoard';
+import { hangingOf, sharesOnRail } from './rails';
 
 export type SideOnRail = {
   readonly sideId: SideId;
@@ -62,6 +63,10 @@ export type AnimalOnRail = {
   readonly longestDays: number;
   /** Hangs in one piece: one weight for both sides. */
   readonly unsplit: boolean;
+  /** Can be parted and weighed in quarters. */
+  readonly quartered: boolean;
+  /** What it weighed alive, in words; empty where that is not known. */
+  readonly live: string;
   /** The heat may not be out of the bone yet: not to the block. */
   readonly chilling: boolean;
   readonly sides: readonly SideOnRail[];
@@ -75,6 +80,7 @@ export type HangBoard = {
   /** Shares whose next step is a weight of this rail; the others hang and wait for something else. */
   readonly waiting: number;
   readonly animals: readonly AnimalOnRail[];
+  readonly rails: RailBoard;
   /** By the animals' word for it. */
   readonly species: Readonly<Record<string, SpeciesOnRail>>;
 };
@@ -88,7 +94,8 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
   run: async (house) => {
     const { db, now } = house;
     const { unit } = await readShop(db);
-    const { files, unsold } = await sharesOnRail(house);
+    const onRail = await sharesOnRail(house);
+    const { files, unsold } = onRail;
     const animals = [...group(files, (file) => file.animal.id).values()].map((own) =>
       animalOnRail(own, unsold.get(own[0]!.animal.id) ?? [], now),
     );
@@ -97,7 +104,8 @@ export const hangView = defineUseCase<Record<string, never>, HangBoard>({
     const species = Object.fromEntries(
       [...hanging].map((each) => [each.name, { map: each.sideMap, rows: rowsOf(each) }]),
     );
-    return success({ unit, cautions: cautionsFor([...hanging]), waiting, animals, species });
+    const rails = railBoardOf(house, unit, hangingOf(onRail, now));
+    return success({ unit, cautions: cautionsFor([...hanging]), waiting, animals, species, rails });
   },
 });
 
@@ -146,9 +154,27 @@ function animalOnRail(files: readonly ShareFile[], unsold: readonly HungSide[], 
     longestDays: species.hang.longestDays,
     chilling: files.some((each) => each.sides.some(({ hot }) => hot) && isChilling(each, now)),
     unsplit: file.animal.unsplit,
+    quartered: species.atlas.quarters !== undefined && !file.animal.unsplit,
+    live: liveWords(file),
     sides: sides.sort((a, b) => (a.position < b.position ? -1 : 1)),
-    working: shrinkWorking(shrinkCurveOf(species, file.situation.condition), days),
+    working: shrinkWorking(curveOf(file), days),
   };
+}
+
+/** What it weighed alive, and how much of that hangs where both sides are weighed. */
+function liveWords(file: ShareFile): string {
+  const { liveWeight } = file.animal.facts;
+  if (liveWeight === undefined) return '';
+  const hot = [...file.sides, ...file.otherSides].map((each) => each.hot);
+  const says = `${liveWeight} ${file.shop.unit} alive`;
+  if (hot.includes(undefined)) return says;
+  const dressed = (100 * inUnits(animalHotWeight(file))) / liveWeight;
+  return `${says}, ${dressed.toFixed(1)} % of it hangs`;
+}
+
+/** Both sides of an animal hang alike, as far as this is said once for it. */
+function curveOf({ situation, sides }: ShareFile): ShrinkCurve {
+  return shrinkCurveOf(situation.species, dryingOf(situation, sides[0]!));
 }
 
 /** A side that several households have a part of hangs once. */
@@ -156,12 +182,9 @@ function onceEach(sides: readonly SideOnRail[]): SideOnRail[] {
   return [...new Map(sides.map((side) => [side.sideId, side])).values()];
 }
 
-function sideOnRail(
-  { situation, shop, animal }: ShareFile,
-  { side, hot, cold, found }: HungSide,
-  now: Date,
-): SideOnRail {
-  const curve = shrinkCurveOf(situation.species, situation.condition);
+function sideOnRail({ situation, shop, animal }: ShareFile, hung: HungSide, now: Date): SideOnRail {
+  const { side, hot, cold, found } = hung;
+  const curve = shrinkCurveOf(situation.species, dryingOf(situation, hung));
   const until = cold ? new Date(cold.at) : now;
   const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, until)));
   const hotNet = hot ? netOf(hot) : null;

@@ -1,12 +1,13 @@
 import { doOnRail } from './doOnRail';
 import { hangView } from './hangView';
-import { railBoardView } from './railBoardView';
 import { noteTemperature } from './noteTemperature';
 import { noteFound, photoView, withdrawFound } from './noteFound';
+import { noteLiveWeight } from './noteLiveWeight';
+import { weighQuarter } from './weighQuarter';
 import { weighSide } from './weighSide';
 
 export { heldOf } from './doOnRail';
-export type { RailBoard, SideOnPlan } from './railBoardView';
+export type { RailBoard, SideOnPlan } from './railBoard';
 export type { AnimalOnRail, FoundOnSide, HangBoard, SideOnRail, SpeciesOnRail } from './hangView';
 
 export const hang = {
@@ -17,5 +18,6 @@ export const hang = {
   photoView,
   doOnRail,
   noteTemperature,
-  railBoardView,
+  weighQuarter,
+  noteLiveWeight,
 } as const;

@@ -17,7 +17,7 @@ beforeEach(async () => {
 });
 afterEach(() => shop.close());
 
-const board = () => shop.get('railBoardView', {});
+const board = () => shop.get('hangView', {}).then(({ rails }) => rails);
 const does = (change: Partial<InputOf<'doOnRail'>>, sideId = left.sides[0]!.side.id) => {
   const usual = { kind: 'moved', rail: 'south', foot: 2, reason: '' } as const;
   return shop.ask('doOnRail', { clientId: randomUUID(), sideId, ...usual, ...change }, 'cutter');
@@ -26,7 +26,7 @@ const does = (change: Partial<InputOf<'doOnRail'>>, sideId = left.sides[0]!.side
 describe('the plan of the rails', () => {
   it('is only looked at by who does not handle what hangs', async () => {
     expect((await board()).mayHandle).toBe(true);
-    expect((await shop.get('railBoardView', {}, 'wrapper')).mayHandle).toBe(false);
+    expect((await shop.get('hangView', {}, 'wrapper')).rails.mayHandle).toBe(false);
   });
 
   it('hangs what nobody has hung in the first gap, and says how many feet are in use', async () => {

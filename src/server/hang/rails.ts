@@ -1,12 +1,10 @@
-import { group } from 'd3-array';
-import { onRailAfter, type OnRail } from '@/core/order/onRail';
-import type { Side } from '@/core/order/animal';
+import type { OnRail } from '@/core/order/onRail';
+import type { AnimalId, Side } from '@/core/order/animal';
 import type { HungSide, ShareFile } from '@/core/order/shareFile';
 import type { Rail } from '@/core/room/railPlan';
 import type { SetUp } from '@/core/setUp/types';
 import { dayIn } from '@/core/time/shopTime';
 import type { Role } from '@/data/people';
-import { railEventsOf } from '@/data/hang';
 import { liveShares, readShareFiles, sidesWithoutShare } from '@/data/rail';
 import type { House } from '../house/useCase';
 
@@ -27,8 +25,13 @@ export function railsOf({ places }: Pick<SetUp, 'places'>): Rail[] {
   return places.filter(({ kind }) => kind === 'rail').map(({ id, name, size }) => ({ id, name, feet: size }));
 }
 
+export type OnRailNow = {
+  readonly files: readonly ShareFile[];
+  readonly unsold: ReadonlyMap<AnimalId, readonly HungSide[]>;
+};
+
 /** Shares that are on no block yet, with the sides of theirs that hang and those that nobody has. */
-export async function sharesOnRail({ db, setUps }: House) {
+export async function sharesOnRail({ db, setUps }: House): Promise<OnRailNow> {
   const shareIds = await liveShares(db, ['book', 'hang', 'sheet', 'wrap']);
   const files = (await readShareFiles(db, setUps, shareIds)).filter((file) => !file.start);
   const unsold = await sidesWithoutShare(
@@ -40,20 +43,17 @@ export async function sharesOnRail({ db, setUps }: House) {
 
 /** Every side that hangs, each once: weighed in, or killed by today. */
 export async function sidesHanging(house: House): Promise<Hanging[]> {
-  const { files, unsold } = await sharesOnRail(house);
+  return hangingOf(await sharesOnRail(house), house.now);
+}
+
+/** The sides of these shares that hang. */
+export function hangingOf({ files, unsold }: OnRailNow, now: Date): Hanging[] {
   const all = files.flatMap((file) => [
     ...file.sides.map((hung) => ({ hung, file })),
     ...(unsold.get(file.animal.id) ?? []).map((hung) => ({ hung, file })),
   ]);
   const once = [...new Map(all.map((each) => [each.hung.side.id, each])).values()].filter(
-    ({ hung, file }) => hung.hot !== undefined || file.animal.killDate <= dayIn(file.shop.zone, house.now),
-  );
-  const events = group(
-    await railEventsOf(
-      house.db,
-      once.map(({ hung }) => hung.side.id),
-    ),
-    (event) => event.sideId,
+    ({ hung, file }) => hung.hot !== undefined || file.animal.killDate <= dayIn(file.shop.zone, now),
   );
   return once.map(({ hung, file }) => ({
     side: hung.side,
@@ -61,6 +61,6 @@ export async function sidesHanging(house: House): Promise<Hanging[]> {
     file,
     tag: file.animal.tag,
     feet: file.situation.species.room.feetPerSide,
-    onRail: onRailAfter(events.get(hung.side.id) ?? []),
+    onRail: hung.onRail,
   }));
 }

@@ -4,7 +4,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { counted } from '@/core/quantity/counted';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
-import type { AnimalOnRail, HangBoard, RailBoard, SideOnPlan, SideOnRail } from '@/server/hang';
+import type { AnimalOnRail, HangBoard, SideOnPlan, SideOnRail } from '@/server/hang';
 import { Amount } from '../kit/Amount';
 import { WorkingOf } from '../kit/WorkingOf';
 import { useLive } from '../kit/live/useLive';
@@ -23,7 +23,7 @@ const RailTicketDialog = onDemand(() =>
 const FoundDialog = onDemand(() => import('./FoundDialog').then((module) => module.FoundDialog));
 
 /** What hangs: hot and cold by side, days, and the shrink beside the shrink to expect. */
-export function HangScreen({ board: first, rails }: { board: HangBoard; rails: RailBoard }) {
+export function HangScreen({ board: first }: { board: HangBoard }) {
   const { value: board } = useLive('hangView', {}, first);
   const [asked, setAsked] = useState<Asked | null>(null);
   const [finding, setFinding] = useState<FoundAsked | null>(null);
@@ -38,7 +38,7 @@ export function HangScreen({ board: first, rails }: { board: HangBoard; rails: R
     <div className={styles.page}>
       <h1>On the rail</h1>
       <RailPlan
-        board={rails}
+        board={board.rails}
         onFound={(side) => setFinding(found(side) ?? null)}
         onWeigh={(side) => {
           const on = found(side);
@@ -58,6 +58,7 @@ export function HangScreen({ board: first, rails }: { board: HangBoard; rails: R
           key={animal.animalId}
           animal={animal}
           unit={board.unit}
+          mayHandle={board.rails.mayHandle}
           onAsk={(side, kind) => setAsked({ side, animal, kind })}
           onFound={(side) => setFinding({ side, animal })}
         />
@@ -77,13 +78,15 @@ export function HangScreen({ board: first, rails }: { board: HangBoard; rails: R
 
 type AnimalProps = {
   animal: AnimalOnRail;
+  /** Others look on. */
+  mayHandle: boolean;
   unit: WeighingUnit;
   onAsk: (side: SideOnRail, kind: 'hot' | 'cold') => void;
   onFound: (side: SideOnRail) => void;
 };
 
 /** One animal that hangs, with its sides. */
-function Animal({ animal, unit, onAsk, onFound }: AnimalProps) {
+function Animal({ animal, unit, mayHandle, onAsk, onFound }: AnimalProps) {
   return (
     <section className={styles.animal} aria-label={`Tag ${animal.tag}`}>
       <header>
@@ -95,6 +98,7 @@ function Animal({ animal, unit, onAsk, onFound }: AnimalProps) {
         {animal.weighedIn.length > 0 && (
           <span className="quiet">weighed with {animal.weighedIn.join(', ').toLowerCase()}</span>
         )}
+        {animal.live !== '' && <span className="quiet">{animal.live}</span>}
         {animal.chilling && <span className="alarm">still chilling: not to the block today</span>}
         <Days animal={animal} />
       </header>
@@ -115,6 +119,7 @@ function Animal({ animal, unit, onAsk, onFound }: AnimalProps) {
             <SideRow
               key={side.sideId}
               side={side}
+              mayHandle={mayHandle}
               animal={animal}
               unit={unit}
               onAsk={(kind) => onAsk(side, kind)}
@@ -143,15 +148,18 @@ function Days({ animal }: { animal: AnimalOnRail }) {
 
 type RowProps = {
   side: SideOnRail;
+  mayHandle: boolean;
   animal: AnimalOnRail;
   unit: WeighingUnit;
   onAsk: (kind: 'hot' | 'cold') => void;
   onFound: () => void;
 };
 
-function SideRow({ side, animal, unit, onAsk, onFound }: RowProps) {
+function SideRow({ side, animal, unit, mayHandle, onAsk, onFound }: RowProps) {
   const weighed = (kind: 'hot' | 'cold', weight: Weight | null) =>
-    weight ? (
+    !mayHandle ? (
+      weight !== null && <Amount weight={weight} unit={unit} />
+    ) : weight ? (
       <button type="button" className={styles.ticket} onClick={() => onAsk(kind)} title="Weigh again">
         <Amount weight={weight} unit={unit} />
       </button>
@@ -187,7 +195,7 @@ function SideRow({ side, animal, unit, onAsk, onFound }: RowProps) {
       </td>
       <td data-head="found on it" className={styles.onIt}>
         {side.found.length > 0 && <FoundList found={side.found} />}
-        <Button onClick={onFound}>Finding</Button>
+        {mayHandle && <Button onClick={onFound}>Finding</Button>}
       </td>
     </tr>
   );

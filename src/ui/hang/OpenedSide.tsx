@@ -24,6 +24,7 @@ export function OpenedSide({ side, unit, mayHandle, moving, ...does }: Props) {
     <div className={styles.opened}>
       <p>
         <b>{side.tag}</b> {side.position}, {side.who} <b>{side.weight}</b> {side.weight && unit}{' '}
+        {side.quarters}{' '}
         <span className={side.days > side.targetDays ? 'alarm' : 'quiet'}>
           {side.days} of {side.targetDays} days, longest {side.longestDays}
         </span>{' '}

@@ -5,7 +5,6 @@ import { useState } from 'react';
 import type { RailBoard, SideOnPlan } from '@/server/hang';
 import { AskDialog } from '../kit/AskDialog';
 import { useKey, useScope } from '../kit/keys/useKey';
-import { useLive } from '../kit/live/useLive';
 import { Note } from '../kit/Note';
 import { useAsk } from '../kit/useAsk';
 import { DeepDialog } from './DeepDialog';
@@ -17,8 +16,7 @@ import styles from './RailPlan.module.css';
 type Props = { board: RailBoard; onFound: (side: SideOnPlan) => void; onWeigh: (side: SideOnPlan) => void };
 
 /** The rails as a plan, foot by foot: each side hangs as low as it has hung long, coloured by its sheet. */
-export function RailPlan({ board: first, onFound, onWeigh }: Props) {
-  const { value: board } = useLive('railBoardView', {}, first);
+export function RailPlan({ board, onFound, onWeigh }: Props) {
   const [openId, open] = useState(board.sides[0]?.sideId);
   const [moving, setMoving] = useState(false);
   const [holding, setHolding] = useState(false);

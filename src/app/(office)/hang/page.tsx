@@ -2,7 +2,5 @@ import { askForPage } from '@/app/door';
 import { HangScreen } from '@/ui/hang/HangScreen';
 
 export default async function HangPage() {
-  return (
-    <HangScreen board={await askForPage('hangView', {})} rails={await askForPage('railBoardView', {})} />
-  );
+  return <HangScreen board={await askForPage('hangView', {})} />;
 }

@@ -1,19 +1,25 @@
-import Joi from 'joi';
-import { isChilling, daysHung, netOf, planOf, sheetInForce, openQuestions } from '@/core/order/standing';
+import {
+  dryingOf,
+  isChilling,
+  daysHung,
+  netOf,
+  planOf,
+  sheetInForce,
+  openQuestions,
+} from '@/core/order/standing';
 import { degreesWords } from '@/core/order/deepTemperature';
 import { shareName } from '@/core/order/naming';
 import type { ShareId, SideId } from '@/core/order/animal';
 import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
 import { zoneDestinations } from '@/core/questions/zones';
+import type { Quartered } from '@/core/hang/quarters';
 import { expectedCold, shrinkCurveOf } from '@/core/hang/shrink';
-import { success } from '@/core/quantity/result';
-import { formatWeight } from '@/core/quantity/weight';
+import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Destination, SideMap } from '@/core/species/types';
 import { clockIn, dayIn, daysBetween } from '@/core/time/shopTime';
-import { readShop } from '@/data/setUp';
 import { roleOf } from '../house/actor';
-import { defineUseCase, STAFF } from '../house/useCase';
-import { RAIL_HANDS, railsOf, sidesHanging, type Hanging } from './rails';
+import type { House } from '../house/useCase';
+import { RAIL_HANDS, railsOf, type Hanging } from './rails';
 
 /** A side as it hangs on the plan of the rails. */
 export type SideOnPlan = {
@@ -34,6 +40,8 @@ export type SideOnPlan = {
   /** How warm it was inside when it was last measured; empty where it never was. */
   readonly deep: string;
   readonly covered: boolean;
+  /** `fore 90.2, hind 85.3`; empty where it hangs in one piece. */
+  readonly quarters: string;
   readonly held: string;
   readonly found: number;
   /** What its sheet waits for; empty when it stands. */
@@ -45,7 +53,7 @@ export type SideOnPlan = {
 export type RailBoard = {
   /** Whether the person who looks handles what hangs; others look on. */
   readonly mayHandle: boolean;
-  readonly unit: 'lb' | 'kg';
+  readonly unit: WeighingUnit;
   readonly rails: readonly {
     readonly id: string;
     readonly name: string;
@@ -59,34 +67,27 @@ export type RailBoard = {
 };
 
 /** The rails as a plan, foot by foot: what hangs where, how long of how long, and whose sheet waits. */
-export const railBoardView = defineUseCase<Record<string, never>, RailBoard>({
-  name: 'railBoardView',
-  roles: STAFF,
-  writes: false,
-  input: Joi.object({}),
-  run: async (house) => {
-    const hanging = await sidesHanging(house);
-    const byDue = [...hanging].sort((a, b) => leftOf(a, house.now) - leftOf(b, house.now));
-    const plan = railPlan(
-      railsOf(house.setUp),
-      byDue.map(({ side, feet, onRail }) => ({
-        id: side.id,
-        feet,
-        ...(onRail.at ? { at: onRail.at } : {}),
-      })),
-    );
-    return success({
-      mayHandle: RAIL_HANDS.some((role) => role === roleOf(house.actor)),
-      unit: (await readShop(house.db)).unit,
-      rails: plan.rails.map(({ rail, hung }) => ({ ...rail, used: feetUsed(hung), hung })),
-      without: plan.without,
-      sides: byDue.map((each) => sideOnPlan(each, house.now)),
-      maps: Object.fromEntries(
-        hanging.map(({ file }) => [file.situation.species.name, file.situation.species.sideMap]),
-      ),
-    });
-  },
-});
+export function railBoardOf(house: House, unit: WeighingUnit, hanging: readonly Hanging[]): RailBoard {
+  const byDue = [...hanging].sort((a, b) => leftOf(a, house.now) - leftOf(b, house.now));
+  const plan = railPlan(
+    railsOf(house.setUp),
+    byDue.map(({ side, feet, onRail }) => ({
+      id: side.id,
+      feet,
+      ...(onRail.at ? { at: onRail.at } : {}),
+    })),
+  );
+  return {
+    mayHandle: RAIL_HANDS.some((role) => role === roleOf(house.actor)),
+    unit,
+    rails: plan.rails.map(({ rail, hung }) => ({ ...rail, used: feetUsed(hung), hung })),
+    without: plan.without,
+    sides: byDue.map((each) => sideOnPlan(each, house.now)),
+    maps: Object.fromEntries(
+      hanging.map(({ file }) => [file.situation.species.name, file.situation.species.sideMap]),
+    ),
+  };
+}
 
 /** Days until it should be cut. */
 function leftOf({ file }: Hanging, now: Date): number {
@@ -114,7 +115,8 @@ function sideOnPlan({ side, hung, file, tag, feet, onRail }: Hanging, now: Date)
     deep: hung.deep
       ? `${degreesWords(hung.deep.tenthsF, file.shop.unit)} inside, ${clockIn(file.shop.zone, hung.deep.at)}`
       : '',
-    covered: onRail.covered,
+    covered: onRail.covered === true,
+    quarters: hung.quarters ? quarterWords(hung.quarters) : '',
     held: onRail.held,
     found: hung.found.length,
     waits: isUnsold ? 'nobody has it' : waitsFor(file),
@@ -122,15 +124,16 @@ function sideOnPlan({ side, hung, file, tag, feet, onRail }: Hanging, now: Date)
   };
 }
 
-function weightOf(
-  { situation, animal, shop }: Hanging['file'],
-  { hot, cold }: Hanging['hung'],
-  now: Date,
-): string {
+function quarterWords({ fore, hind }: Quartered): string {
+  return `fore ${formatWeight(fore, 1)}, hind ${formatWeight(hind, 1)}`;
+}
+
+function weightOf({ situation, animal, shop }: Hanging['file'], hung: Hanging['hung'], now: Date): string {
+  const { hot, cold } = hung;
   if (cold) return formatWeight(netOf(cold), 1);
   if (!hot) return '';
   const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, now)));
-  return `≈${formatWeight(expectedCold(shrinkCurveOf(situation.species, situation.condition), netOf(hot), days), 0)}`;
+  return `≈${formatWeight(expectedCold(shrinkCurveOf(situation.species, dryingOf(situation, hung)), netOf(hot), days), 0)}`;
 }
 
 function waitsFor(file: Hanging['file']): string {
