@@ -2,7 +2,7 @@ import { PDFDocument } from 'pdf-lib';
 import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
-import type { Settlement } from '@/core/order/settlement';
+import type { Settlement, Statement } from '@/core/order/settlement';
 import type { StepKind } from '@/core/reconcile/reconcile';
 import { fontsOf, KEPT, LOST, RIGHT, Writer } from './writer';
 
@@ -89,12 +89,18 @@ function charges(writer: Writer, view: Settlement): void {
   writer.paragraph(`${estimate} ${why} ${view.priceList}.`, { quiet: true });
 }
 
+/** A photograph under its words. One that is damaged is left out: the words stand without it. */
+async function photograph(pdf: PDFDocument, writer: Writer, jpeg: Uint8Array): Promise<void> {
+  const image = await pdf.embedJpg(jpeg).catch(() => undefined);
+  if (image) writer.picture(image, { width: 200, height: 150 });
+}
+
 /**
  * The household's statement: where the weight went in plain words, what is in the boxes, and what it cost.
  *
  * @returns the bytes of the PDF
  */
-export async function statementPdf(view: Settlement): Promise<Uint8Array> {
+export async function statementPdf(view: Statement): Promise<Uint8Array> {
   const pdf = await PDFDocument.create();
   pdf.setTitle(`Statement for ${view.name}`);
   pdf.setProducer('Fractum');
@@ -113,7 +119,11 @@ export async function statementPdf(view: Settlement): Promise<Uint8Array> {
   boxes(writer, view);
   if (view.notes.length > 0) {
     writer.heading('What we did otherwise');
-    for (const note of view.notes) writer.paragraph(`${note.cut}: ${note.note.replace(/\.$/, '')}.`);
+    for (const { cut, note, photoId } of view.notes) {
+      writer.paragraph(`${cut}: ${note.replace(/\.$/, '')}.`);
+      const jpeg = photoId === undefined ? undefined : view.photos.get(photoId);
+      if (jpeg) await photograph(pdf, writer, jpeg);
+    }
   }
   writer.heading('What it costs');
   charges(writer, view);

@@ -219,6 +219,14 @@ export class Writer {
     this.page.drawImage(image, { ...place, width: side, height: side });
   }
 
+  /** A picture below what is written, no larger than it may be, with its own proportions. */
+  picture(image: PDFImage, most: { readonly width: number; readonly height: number }): void {
+    const { width, height } = image.scaleToFit(most.width, most.height);
+    this.room(height + 12);
+    this.page.drawImage(image, { x: this.left, y: this.y - height, width, height });
+    this.y -= height + 14;
+  }
+
   box(x: number, width: number, height: number, color: typeof INK): void {
     this.page.drawRectangle({ x, y: this.y - 2, width: Math.max(0.5, width), height, color });
   }

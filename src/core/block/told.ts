@@ -6,14 +6,18 @@ import { inSentence } from '../quantity/inSentence';
 import { formatWeight } from '../quantity/weight';
 import { dayIn, dayWords } from '../time/shopTime';
 
+/** Something that was found or done otherwise, under what it is about; with the photograph that was taken of it. */
+export type Told = { readonly cut: string; readonly note: string; readonly photoId?: string };
+
 /** What the household reads of all that was found on the side and done otherwise, each under what it is about. */
-export function toldOf(file: ShareFile): { readonly cut: string; readonly note: string }[] {
+export function toldOf(file: ShareFile): Told[] {
   const { decisions } = file.situation.species;
   const titleOf = (row: string) => decisions.find(({ id }) => id === row)?.title;
   const found = file.sides.flatMap(({ side, found: onSide }) =>
     onSide.map((each) => ({
       cut: titleOf(each.decision) ?? `The ${side.position} side`,
       note: foundTold(each, decisions, file.shop.unit),
+      ...(each.photoId === null ? {} : { photoId: each.photoId }),
     })),
   );
   const otherwise = file.deviations.map((deviation) => {

@@ -1,3 +1,4 @@
+import type { Told } from '../block/told';
 import type { Bill, BillDifference } from '../charges/bill';
 import type { InspectionClass } from '../label/label';
 import type { Cents } from '../quantity/money';
@@ -73,6 +74,9 @@ export type Settlement = {
   readonly due: Cents;
   /** Who took the boxes, and the day by the shop's calendar. */
   readonly pickUp: { readonly takenBy: string; readonly day: Day } | null;
-  readonly notes: readonly { readonly cut: string; readonly note: string }[];
+  readonly notes: readonly Told[];
   readonly wrap: Wrap;
 };
+
+/** A settlement as it is printed, with the photographs that its notes name, as JPEG by their ids. */
+export type Statement = Settlement & { readonly photos: ReadonlyMap<string, Uint8Array> };

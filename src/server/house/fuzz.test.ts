@@ -288,6 +288,7 @@ describe('whatever is asked', () => {
       householdSheetView: { shareId },
       householdSpeciesView: { shareId },
       householdCopyView: { shareId },
+      statementView: { shareId },
       householdStatementView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },
       labelSampleView: {},

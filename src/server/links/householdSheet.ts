@@ -5,7 +5,7 @@ import { partWords } from '@/core/order/naming';
 import { answerBy } from '@/core/order/noAnswer';
 import { billBasis } from '@/core/order/standing';
 import type { ShareId } from '@/core/order/animal';
-import type { Settlement } from '@/core/order/settlement';
+import type { Statement } from '@/core/order/settlement';
 import { sheetCopyOf, type SheetCopy } from '@/core/order/sheetCopy';
 import { ZERO_CENTS } from '@/core/quantity/money';
 import { success, type Result } from '@/core/quantity/result';
@@ -15,7 +15,7 @@ import { sendsOfShare } from '@/data/links';
 import { id } from '../house/fields';
 import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
-import { settlementOf } from '../settle/settleView';
+import { statementFor } from '../settle/statementView';
 import { defineUseCase, type House } from '../house/useCase';
 import { openSheetOf, type OpenSheet } from '../sheet/sheetView';
 import type { ShopFront } from './triedSheets';
@@ -106,12 +106,14 @@ export const householdCopyView = defineOwnView<SheetCopy>('householdCopyView', a
 );
 
 /** The statement of a household, once its bill is final and its link shows prices. */
-export const householdStatementView = defineOwnView<Settlement>(
+export const householdStatementView = defineOwnView<Statement>(
   'householdStatementView',
   async (house, { own }) => {
     if (!own.closing) return refuse('not-closed', 'The bill is not final yet.');
     const prices = house.actor.kind === 'household' && (await maySeePrices(house.db, house.actor));
-    return prices ? success(settlementOf(own)) : refuse('not-allowed', 'Ask us for the statement.');
+    return prices
+      ? success(await statementFor(house, own))
+      : refuse('not-allowed', 'Ask us for the statement.');
   },
 );
 

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { PDFDocument } from 'pdf-lib';
+import { PDFDocument, PDFName, PDFRawStream } from 'pdf-lib';
 import type { WeighingPurpose } from '@/core/ledger/ledger';
 import { sumCents } from '@/core/quantity/money';
 import type { Weight } from '@/core/quantity/weight';
@@ -7,6 +7,10 @@ import type { ShareId } from '@/core/order/animal';
 import { planOf } from '@/core/order/standing';
 import { statementPdf } from '@/papers/statement';
 import { TestShop } from '../tests/testShop';
+
+/** A photograph of one point. */
+const DOT =
+  '/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//////////////////////////////////////////////////////////////////////////////////////wgALCAABAAEBAREA/8QAFBABAAAAAAAAAAAAAAAAAAAAAP/aAAgBAQABPxA=';
 
 let shop: TestShop;
 let shareId: ShareId;
@@ -186,12 +190,36 @@ describe('the statement', () => {
   it('is a PDF that holds any name, however it is spelled', async () => {
     await packAll();
     await close();
-    const view = await shop.get('settleView', { shareId });
+    const view = await shop.get('statementView', { shareId });
     const bytes = await statementPdf({ ...view, name: 'Þóra Łęcka 肉, left half' });
     const pdf = await PDFDocument.load(bytes);
     expect(pdf.getTitle()).toBe('Statement for Þóra Łęcka 肉, left half');
     expect(pdf.getPageCount()).toBeGreaterThan(1);
     expect(bytes.length).toBeGreaterThan(10_000);
+  });
+
+  it('shows the photograph of what was found; one that is damaged is left out', async () => {
+    const sideId = (await shop.file(shareId)).sides[0]!.side.id;
+    const found = { clientId: randomUUID(), sideId, kind: 'bruise', decision: 'ham', weight: 400 } as const;
+    await shop.get('noteFound', {
+      ...found,
+      measure: null,
+      note: '',
+      photo: `data:image/jpeg;base64,${DOT}`,
+    });
+    await packAll();
+    await close();
+    const view = await shop.get('statementView', { shareId });
+    expect([...view.photos.keys()]).toEqual([view.notes[0]!.photoId]);
+    const images = async (paper: typeof view) => {
+      const pdf = await PDFDocument.load(await statementPdf(paper));
+      const isImage = ([, each]: readonly [unknown, unknown]) =>
+        each instanceof PDFRawStream && each.dict.get(PDFName.of('Subtype')) === PDFName.of('Image');
+      return pdf.context.enumerateIndirectObjects().filter(isImage).length;
+    };
+    expect(await images(view)).toBe(1);
+    const damaged = new Map([...view.photos.keys()].map((id) => [id, new Uint8Array([1, 2, 3])]));
+    expect(await images({ ...view, photos: damaged })).toBe(0);
   });
 });
 

@@ -4,7 +4,7 @@ import { MessageChannel } from 'node:worker_threads';
 import type { BlankSheet } from '@/core/order/blankSheet';
 import type { Confirmation } from '@/core/order/confirmation';
 import type { SheetCopy } from '@/core/order/sheetCopy';
-import type { Settlement } from '@/core/order/settlement';
+import type { Statement } from '@/core/order/settlement';
 import type { Found } from '@/core/goals/findSheets';
 import type { SearchJob } from '@/core/goals/searchJob';
 import type { DividedInWords, WantedJob } from '@/core/goals/wantedJob';
@@ -44,8 +44,8 @@ export async function sheetCopyOf(copy: SheetCopy): Promise<Uint8Array> {
 }
 
 /** The household's statement as the bytes of a PDF, made in a thread of its own. */
-export async function statementOf(settlement: Settlement): Promise<Uint8Array> {
-  return (await threads().run(settlement, { name: 'statement' })) as Uint8Array;
+export async function statementOf(statement: Statement): Promise<Uint8Array> {
+  return (await threads().run(statement, { name: 'statement' })) as Uint8Array;
 }
 
 /** Threads for searches: two at a time, and the next ones wait. */

@@ -9,7 +9,7 @@ export async function GET(
   { params }: { params: Promise<{ shareId: string }> },
 ): Promise<Response> {
   const { shareId } = await params;
-  const result = await ask('settleView', { shareId });
+  const result = await ask('statementView', { shareId });
   if (!result.ok) return Response.json(result, { status: statusOf(result) });
   if (!result.value.final) return new Response('The bill is not final yet.', { status: 409 });
   return pdf(await statementOf(result.value), `statement-${shareId.slice(0, 8)}`);
