@@ -50,7 +50,6 @@ async function desk(person: Person): Promise<void> {
   await person.sees('comes home');
   await shoot(person, 'farm');
   await openShare(person, 'reconcile', 'Marit Fallow', 'Asked against packed');
-  await person.find('svg text');
   await shoot(person, 'reconcile');
   await person.driver.executeScript('document.activeElement.blur()');
   await person.keys('.');

@@ -15,6 +15,8 @@ export type LikelyReason = {
   /** The entry it is pinned to; undefined where there is none and that is the matter. */
   readonly weighingId?: string;
   readonly lineKey: string;
+  /** The barrel or tub that it is about. */
+  readonly part?: 'bone' | 'fat' | 'skin' | 'inedible' | 'inTub';
 };
 
 /** So many are shown; more is no help. */
@@ -102,30 +104,40 @@ function barrels(file: ShareFile): LikelyReason[] {
   const { losses } = planOf(file).expected;
   return (Object.keys(BARREL_WORDS) as (keyof typeof BARREL_WORDS & keyof Losses)[]).flatMap((barrel) => {
     const held = netOf(file, (each) => each.kind === 'barrel' && each.source === barrel);
-    return halfEmpty(file, { kind: 'barrel', name: BARREL_WORDS[barrel], held, expected: losses[barrel] });
+    return halfEmpty(file, {
+      ...{ kind: 'barrel', part: barrel, name: BARREL_WORDS[barrel] },
+      ...{ held, expected: losses[barrel] },
+    });
   });
 }
 
 function tub(file: ShareFile): LikelyReason[] {
   const { lean, fatUsed } = planOf(file).expected.pool;
   const held = netOf(file, (each) => each.kind === 'tub');
-  return halfEmpty(file, { kind: 'tub', name: 'The trim tub', held, expected: lean + fatUsed });
+  return halfEmpty(file, {
+    kind: 'tub',
+    part: 'inTub',
+    name: 'The trim tub',
+    held,
+    expected: lean + fatUsed,
+  });
 }
 
 type Held = {
   readonly kind: 'barrel' | 'tub';
+  readonly part: NonNullable<LikelyReason['part']>;
   readonly name: string;
   readonly held: number;
   readonly expected: number;
 };
 
-function halfEmpty(file: ShareFile, { kind, name, held, expected }: Held): LikelyReason[] {
+function halfEmpty(file: ShareFile, { kind, part, name, held, expected }: Held): LikelyReason[] {
   if (held >= expected * FULL) return [];
   const words =
     held === 0
       ? `${name} was not weighed; about ${show(file, expected)} is expected`
       : `${name} holds ${show(file, held)}, about ${show(file, expected)} is expected`;
-  return [{ kind, words, weight: (expected - held) as Weight, lineKey: '' }];
+  return [{ kind, part, words, weight: (expected - held) as Weight, lineKey: '' }];
 }
 
 function netOf({ weighings }: ShareFile, of: (each: Weighing) => boolean): number {

@@ -2,7 +2,7 @@ import { billFor, keysOfLine, type Bill, type BillBasis, type BillItem } from '.
 import { ownItems } from '../charges/ownItems';
 import { sumCents, ZERO_CENTS, type Cents } from '../quantity/money';
 import { sumWeights, type Weight } from '../quantity/weight';
-import { reconcile, type Reconciliation } from '../reconcile/reconcile';
+import { reconcile, type Reconciliation, type Weighed } from '../reconcile/reconcile';
 import { ownOf } from '../shares/own';
 import type { ShareFile } from './shareFile';
 import { billBasis, coldWeight, isPacked, planOf } from './standing';
@@ -52,22 +52,27 @@ export function reconciliationOf(file: ShareFile): Reconciliation {
     cold: coldWeight(file),
     expected,
     postings: file.held,
-    weighed: file.weighings
-      .filter((each) => each.kind === 'package' || each.kind === 'green')
-      .map((each) => ({
-        kind: each.kind as 'package' | 'green',
-        lineKey: each.lineKey,
-        cut: each.cut,
-        destination: each.destination,
-        net: each.net,
-        pieces: each.pieces,
-        from: each.source as 'share' | 'tub' | 'cure',
-      })),
+    weighed: weighedOf(file),
     packed: isPacked(file),
     lineTolerance,
     limits: rules.unaccounted,
     unit: file.shop.unit,
   });
+}
+
+/** Packages and green weights of a share as its balance sees them. */
+export function weighedOf({ weighings }: Pick<ShareFile, 'weighings'>): Weighed[] {
+  return weighings
+    .filter((each) => each.kind === 'package' || each.kind === 'green')
+    .map((each) => ({
+      kind: each.kind as 'package' | 'green',
+      lineKey: each.lineKey,
+      cut: each.cut,
+      destination: each.destination,
+      net: each.net,
+      pieces: each.pieces,
+      from: each.source as 'share' | 'tub' | 'cure',
+    }));
 }
 
 export function paidOf({ payments }: Pick<ShareFile, 'payments'>): Cents {

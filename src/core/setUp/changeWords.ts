@@ -12,6 +12,7 @@ const RULE_WORDS: Readonly<Record<keyof Omit<HouseRules, 'version'>, string>> = 
   chillHours: 'hours of chilling',
   benchLb: 'what the bench scale carries',
   trays: 'trays and bags',
+  barrels: 'where the barrels go',
   hours: 'hours of the day',
   sheetDays: 'days a sheet stands before the block',
   noAnswer: 'what happens when nobody answers',

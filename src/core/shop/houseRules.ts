@@ -3,6 +3,10 @@ import type { LabelRules } from '../label/label';
 import { LABEL_SIZES } from '../label/sizes';
 import { isDay, type Day } from '../time/shopTime';
 
+/** What leaves the block and reaches no box, by barrel. */
+export const BARRELS = ['bone', 'fat', 'skin', 'inedible'] as const;
+export type Barrel = (typeof BARRELS)[number];
+
 /** How a shop works, whatever the animal. Every change is a new version; finished orders keep theirs. */
 export type HouseRules = LabelRules & {
   readonly version: number;
@@ -16,6 +20,8 @@ export type HouseRules = LabelRules & {
   readonly benchLb: number;
   /** What packs are weighed on or in, by name, with what it weighs in pounds: taken off at a key. */
   readonly trays: readonly { readonly name: string; readonly lb: number }[];
+  /** Where each barrel goes, in the shop's words. */
+  readonly barrels: Readonly<Record<Barrel, string>>;
   /** The shop's day on its own clock, `HH:mm`: cutting begins, calls are made by, doors close. */
   readonly hours: { readonly block: string; readonly calls: string; readonly close: string };
   /** Days before a side is due on the block by which its sheet must stand. */
@@ -50,6 +56,12 @@ export const USUAL_RULES: HouseRules = {
     { name: 'Tray', lb: 0.06 },
     { name: 'Bag', lb: 0.02 },
   ],
+  barrels: {
+    bone: 'the renderer',
+    fat: 'the renderer',
+    skin: 'the renderer',
+    inedible: 'waste, dyed, as the code says',
+  },
   hours: { block: '08:30', calls: '12:00', close: '17:00' },
   sheetDays: 1,
   noAnswer: { does: 'wait', calls: 2 },
@@ -66,6 +78,8 @@ export const USUAL_RULES: HouseRules = {
 const hour = Joi.string()
   .pattern(/^([01]\d|2[0-3]):[0-5]\d$/, { name: 'a time such as 08:30' })
   .required();
+
+const goesTo = Joi.string().trim().min(1).max(40).required();
 
 const weekdays = Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1).required();
 
@@ -89,6 +103,7 @@ export const houseRuleFields = {
     )
     .unique('name')
     .max(6),
+  barrels: Joi.object(Object.fromEntries(BARRELS.map((barrel) => [barrel, goesTo]))),
   hours: Joi.object({ block: hour, calls: hour, close: hour }),
   sheetDays: Joi.number().integer().min(0).max(30),
   noAnswer: Joi.object({

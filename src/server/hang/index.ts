@@ -7,7 +7,7 @@ import { weighQuarter } from './weighQuarter';
 import { weighSide } from './weighSide';
 
 export { heldOf } from './doOnRail';
-export type { RailBoard, SideOnPlan } from './railBoard';
+export type { Drying, RailBoard, SideOnPlan } from './railBoard';
 export type { AnimalOnRail, FoundOnSide, HangBoard, SideOnRail, SpeciesOnRail } from './hangView';
 
 export const hang = {

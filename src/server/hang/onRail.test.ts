@@ -79,4 +79,15 @@ describe('the plan of the rails', () => {
     await does({ kind: 'let go' });
     expect(await start('')).toMatchObject({ ok: true });
   });
+
+  it('says how a side dries, day by day, and what it weighed', async () => {
+    const { sides } = await board();
+    const { drying } = sides.find(({ sideId }) => sideId === left.sides[0]!.side.id)!;
+    expect(drying!.expected[0]).toBe(92_500);
+    expect(drying!.expected).toHaveLength(6);
+    expect(drying!.weighed.map(({ weight }) => weight)).toEqual([92_500, 91_000]);
+    for (const [day, weight] of drying!.expected.slice(1).entries()) {
+      expect(weight).toBeLessThan(drying!.expected[day]!);
+    }
+  });
 });

@@ -14,12 +14,19 @@ import { feetUsed, railPlan, type Hung } from '@/core/room/railPlan';
 import { zoneDestinations } from '@/core/questions/zones';
 import type { Quartered } from '@/core/hang/quarters';
 import { expectedCold, shrinkCurveOf } from '@/core/hang/shrink';
-import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
+import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Destination, SideMap } from '@/core/species/types';
 import { clockIn, dayIn, daysBetween } from '@/core/time/shopTime';
 import { roleOf } from '../house/actor';
 import type { House } from '../house/useCase';
 import { RAIL_HANDS, railsOf, type Hanging } from './rails';
+
+/** How a side dries: what it is expected to weigh each day from the kill to its longest, and what it did weigh. */
+export type Drying = {
+  readonly expected: readonly Weight[];
+  readonly weighed: readonly { readonly day: number; readonly weight: Weight }[];
+  readonly today: number;
+};
 
 /** A side as it hangs on the plan of the rails. */
 export type SideOnPlan = {
@@ -36,6 +43,8 @@ export type SideOnPlan = {
   readonly longestDays: number;
   /** `366.2`, or `≈360` where no cold weight was taken. */
   readonly weight: string;
+  /** Null before its hot weight is taken. */
+  readonly drying: Drying | null;
   readonly chilling: boolean;
   /** How warm it was inside when it was last measured; empty where it never was. */
   readonly deep: string;
@@ -111,6 +120,7 @@ function sideOnPlan({ side, hung, file, tag, feet, onRail }: Hanging, now: Date)
     targetDays,
     longestDays,
     weight: weightOf(file, hung, now),
+    drying: dryingCurveOf(file, hung, now),
     chilling: hung.hot !== undefined && isChilling(file, now),
     deep: hung.deep
       ? `${degreesWords(hung.deep.tenthsF, file.shop.unit)} inside, ${clockIn(file.shop.zone, hung.deep.at)}`
@@ -134,6 +144,26 @@ function weightOf({ situation, animal, shop }: Hanging['file'], hung: Hanging['h
   if (!hot) return '';
   const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, now)));
   return `≈${formatWeight(expectedCold(shrinkCurveOf(situation.species, dryingOf(situation, hung)), netOf(hot), days), 0)}`;
+}
+
+function dryingCurveOf(
+  { situation, animal, shop }: Hanging['file'],
+  hung: Hanging['hung'],
+  now: Date,
+): Drying | null {
+  const { hot, cold } = hung;
+  if (!hot) return null;
+  const curve = shrinkCurveOf(situation.species, dryingOf(situation, hung));
+  const dayOf = (at: Date) => Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, at)));
+  const last = situation.species.hang.longestDays;
+  return {
+    expected: Array.from({ length: last + 1 }, (_, day) => expectedCold(curve, netOf(hot), day)),
+    weighed: [hot, ...(cold ? [cold] : [])].map((each) => ({
+      day: dayOf(new Date(each.at)),
+      weight: netOf(each),
+    })),
+    today: dayOf(now),
+  };
 }
 
 function waitsFor(file: Hanging['file']): string {

@@ -112,6 +112,7 @@ describe('whatever is asked', () => {
       messagesView: {},
       orderFileView: { shareId },
       blankSheetView: { species: 'hog' },
+      cutCardsView: { species: 'hog' },
       shopFrontView: {},
       trySheetView: { species: 'hog', sides: 1 },
       trySpeciesView: { species: 'hog' },

@@ -9,6 +9,7 @@ import {
 } from './prices';
 import { hangsOnView } from './hangsOnView';
 import { pricesView } from './pricesView';
+import { cutCardsView } from './cutCardsView';
 import { labelSampleView } from './labelSampleView';
 import { changeSetUp } from './setUp';
 import { setUpView } from './setUpView';
@@ -38,5 +39,6 @@ export const shop = {
   triedFileView,
   speciesFileView,
   labelSampleView,
+  cutCardsView,
   yearView,
 } as const;

@@ -2,6 +2,7 @@ import { Piscina } from 'piscina';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import type { BlankSheet } from '@/core/order/blankSheet';
+import type { CutCards } from '@/core/label/cutCards';
 import type { Confirmation } from '@/core/order/confirmation';
 import type { SheetCopy } from '@/core/order/sheetCopy';
 import type { Statement } from '@/core/order/settlement';
@@ -31,6 +32,11 @@ export async function confirmationOf(confirmation: Confirmation): Promise<Uint8A
 /** The blank sheet of a species as the bytes of a PDF. */
 export async function blankSheetOf(blank: BlankSheet): Promise<Uint8Array> {
   return (await threads().run(blank, { name: 'blankSheet' })) as Uint8Array;
+}
+
+/** Cards of cuts as the bytes of a PDF. */
+export async function cutCardsOf(cards: CutCards): Promise<Uint8Array> {
+  return (await threads().run(cards, { name: 'cutCards' })) as Uint8Array;
 }
 
 /** The block's paper of a share as the bytes of a PDF. */

@@ -6,6 +6,7 @@ export {
   dividedOver,
   sheetCopyOf,
   sheetsFor,
+  cutCardsOf,
   statementOf,
 } from './heavy';
 export { Printing } from './printing';

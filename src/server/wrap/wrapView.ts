@@ -2,6 +2,7 @@ import { askedOf, type Asked } from '@/core/block/askedOf';
 import type { ForecastLine, Losses } from '@/core/forecast/types';
 import { tradeItem } from '@/core/label/gs1';
 import { balanceOfKind } from '@/core/ledger/ledger';
+import type { HouseRules } from '@/core/shop/houseRules';
 import type { ShareId } from '@/core/order/animal';
 import { cutName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -51,6 +52,8 @@ export type WrapView = {
   readonly inTub: Weight;
   /** By line, the number of its cut as bars name it. */
   readonly tradeItems: Readonly<Record<string, string>>;
+  /** Where each barrel goes. */
+  readonly barrels: HouseRules['barrels'];
   readonly trays: readonly { readonly name: string; readonly weight: Weight }[];
   /** The heaviest load that the bench scale carries. */
   readonly scaleMost: Weight;
@@ -87,6 +90,7 @@ export const wrapView = defineShareView<WrapView>({
       onBlock: balanceOfKind(file.held, 'share'),
       inTub: balanceOfKind(file.held, 'tub'),
       tradeItems: tradeItemsOf(file),
+      barrels: file.rules.barrels,
       trays: house.setUp.rules.trays.map(({ name, lb }) => ({
         name,
         weight: weight(convertUnits(lb, 'lb', file.shop.unit)),

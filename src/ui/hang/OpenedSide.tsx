@@ -1,6 +1,7 @@
 import { Button } from 'antd';
 import Link from 'next/link';
 import type { SideOnPlan } from '@/server/hang';
+import { DryingCurve } from './DryingCurve';
 import styles from './RailPlan.module.css';
 
 type Props = {
@@ -32,6 +33,7 @@ export function OpenedSide({ side, unit, mayHandle, moving, ...does }: Props) {
         {side.chilling && <b className="alarm">still chilling</b>} {side.deep} {side.covered && 'covered'}{' '}
         {side.held !== '' && <b className="alarm">held: {side.held}</b>}
       </p>
+      {side.drying && <DryingCurve drying={side.drying} unit={unit} />}
       {mayHandle && (
         <p className={styles.acts}>
           <Button onClick={does.onWeigh}>

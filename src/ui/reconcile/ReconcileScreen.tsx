@@ -1,10 +1,10 @@
 'use client';
 
 import { Button } from 'antd';
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import type { LineComparison, Verdict } from '@/core/reconcile/reconcile';
+import type { TapePart } from '@/core/reconcile/tape';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { BalanceView } from '@/server/settle';
 import { useLive } from '../kit/live/useLive';
@@ -12,14 +12,10 @@ import { WorkingOf } from '../kit/WorkingOf';
 import { ShareHeader } from '../kit/ShareHeader';
 import { onDemand } from '../kit/onDemand';
 import { BridgeTable } from './BridgeTable';
+import { Tape } from './Tape';
 import { LineTable } from './LineTable';
 import styles from './ReconcileScreen.module.css';
 
-/** The picture is large and its figures stand in a table below it: it comes when the page is there. */
-const BridgeChart = dynamic(() => import('./BridgeChart').then((module) => module.BridgeChart), {
-  ssr: false,
-  loading: () => <div style={{ height: 300 }} />,
-});
 const CloseDialog = onDemand(() => import('./CloseDialog').then((module) => module.CloseDialog));
 const ExplainDialog = onDemand(() => import('./ExplainDialog').then((module) => module.ExplainDialog));
 
@@ -58,6 +54,58 @@ function Reasons({ view: { reasons, unit, shareId } }: { view: BalanceView }) {
   );
 }
 
+/** Which reasons stand over which part of the tape: a line over its packs, a barrel or a tub over itself, else over the hole. */
+function pinsOf({ reasons, expectedLines }: BalanceView): ReadonlyMap<TapePart['kind'], readonly number[]> {
+  const pins = new Map<TapePart['kind'], number[]>();
+  reasons.forEach((reason, index) => {
+    const line = expectedLines.find(({ key }) => key === reason.lineKey);
+    const part = line?.destination ?? reason.part ?? 'unaccounted';
+    pins.set(part, [...(pins.get(part) ?? []), index + 1]);
+  });
+  return pins;
+}
+
+/** What left and reached no box, with where each barrel goes. */
+function Barrels({ view: { barrels, unit } }: { view: BalanceView }) {
+  if (barrels.length === 0) return null;
+  return (
+    <>
+      <h2 className={styles.sub}>In the barrels</h2>
+      <table>
+        <tbody>
+          {barrels.map(({ barrel, weight, to }) => (
+            <tr key={barrel}>
+              <td>{BARREL_WORDS[barrel]}</td>
+              <td className="quiet">to {to}</td>
+              <td className="num">
+                {formatWeight(weight, unit)} {unit}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+const BARREL_WORDS = { bone: 'bone', fat: 'fat', skin: 'skin', inedible: 'glands, condemned' } as const;
+
+/** What was asked and what was done instead, and why. */
+function Otherwise({ view: { otherwise, unit } }: { view: BalanceView }) {
+  if (otherwise.length === 0) return null;
+  return (
+    <ul className={styles.otherwise} aria-label="Asked and done">
+      {otherwise.map(({ asked, done, why, who, weight }, index) => (
+        <li key={index}>
+          asked <b>{asked}</b>, done <b>{done}</b>
+          {weight !== null && ` (${formatWeight(weight, 1)} ${unit})`}: {why}{' '}
+          <span className="quiet">{who}</span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 /** Where the weight went, and the packs against the sheet. */
 export function ReconcileScreen({ view: first }: { view: BalanceView }) {
   const { value: view } = useLive('balanceView', { shareId: first.shareId }, first);
@@ -76,12 +124,14 @@ export function ReconcileScreen({ view: first }: { view: BalanceView }) {
           </Button>
         )}
       </ShareHeader>
+      <section className={styles.whole}>
+        <h2>
+          Where did {formatWeight(balance.cold, unit)} {unit} go?
+        </h2>
+        <Tape view={view} pins={pinsOf(view)} />
+      </section>
       <div className={styles.columns}>
         <section>
-          <h2>
-            Where did {formatWeight(balance.cold, unit)} {unit} go?
-          </h2>
-          <BridgeChart steps={balance.bridge} unit={unit} />
           <p className={styles.unaccounted} data-verdict={balance.verdict}>
             <WorkingOf working={balance.working}>
               <span className={styles.big}>{formatWeight(balance.unaccounted, unit)}</span>
@@ -95,6 +145,7 @@ export function ReconcileScreen({ view: first }: { view: BalanceView }) {
           </p>
           <Reasons view={view} />
           <BridgeTable view={view} />
+          <Barrels view={view} />
           {view.voids.length > 0 && (
             <>
               <h2 className={styles.sub}>Taken back</h2>
@@ -114,6 +165,7 @@ export function ReconcileScreen({ view: first }: { view: BalanceView }) {
         </section>
         <section>
           <h2>Asked against packed</h2>
+          <Otherwise view={view} />
           <LineTable view={view} onExplain={setExplaining} />
           <p className="quiet">
             Cured cuts count green in the balance and finished in the boxes. A line more than 8 % beside its

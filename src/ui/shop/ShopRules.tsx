@@ -1,7 +1,7 @@
 'use client';
 
 import { isDay, type Day } from '@/core/time/shopTime';
-import type { HouseRules } from '@/core/shop/houseRules';
+import { BARRELS, type Barrel, type HouseRules } from '@/core/shop/houseRules';
 import type { LabelSample } from '@/server/shop';
 import { LabelRules } from './LabelRules';
 import type { SetUpState } from './useSetUp';
@@ -53,6 +53,22 @@ const whole = (
   change: (text) => ({ [key]: numberOf(text) }),
 });
 
+const BARREL_LABELS: Readonly<Record<Barrel, string>> = {
+  bone: 'Bone goes to',
+  fat: 'Fat out goes to',
+  skin: 'Skin goes to',
+  inedible: 'Glands and condemned go to',
+};
+
+const goesTo = (barrel: Barrel): Row => ({
+  label: BARREL_LABELS[barrel],
+  unit: '',
+  width: 'words',
+  read: ({ barrels }) => barrels[barrel],
+  problem: (text) => (text.trim() === '' || text.length > 40 ? 'where it goes, in forty letters' : ''),
+  change: (text, { barrels }) => ({ barrels: { ...barrels, [barrel]: text } }),
+});
+
 const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[] = [
   {
     title: 'The day',
@@ -85,6 +101,7 @@ const PARTS: readonly { readonly title: string; readonly rows: readonly Row[] }[
         problem: (text) => (traysOf(text) ? '' : 'a name and a weight each: Tray 0.06, Bag 0.02'),
         change: (text) => ({ trays: traysOf(text) ?? [] }),
       },
+      ...BARRELS.map(goesTo),
     ],
   },
   {

@@ -44,6 +44,10 @@ export function SpeciesFiles({ state, species, onClose }: Props) {
         <a href={`/api/species/${species.id}?as=json`} download>
           Save the whole {a} as JSON
         </a>
+        {' · '}
+        <a href={`/api/cards/${species.id}`} target="_blank" rel="noreferrer">
+          Cards of its cuts, to scan at the wrap table
+        </a>
       </p>
       <Upload.Dragger
         className={styles.drop}

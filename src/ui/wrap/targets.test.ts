@@ -14,6 +14,7 @@ function view(change: Partial<WrapView> = {}): WrapView {
     readAt: '2026-11-26T08:00:00Z',
     tradeItems: {},
     trays: [],
+    barrels: { bone: 'the pit', fat: 'the pit', skin: 'the pit', inedible: 'waste' },
     shareId: 's1' as WrapView['shareId'],
     name: 'Ottilie Brandreth, left half',
     about: '',

@@ -184,7 +184,7 @@ function barrelTargets(
     key: barrel,
     section: 'barrels' as const,
     title,
-    detail: 'of this animal only',
+    detail: `to ${view.barrels[barrel]}`,
     purpose: { kind: 'barrel' as const, barrel },
     destination: 'lost' as const,
     ...bulk(

@@ -1,0 +1,92 @@
+import { DESTINATION_WORDS, DESTINATIONS, type Destination } from '../species/types';
+import type { Forecast } from '../forecast/types';
+import { sumWeights, type Weight } from '../quantity/weight';
+import type { Reconciliation, Weighed } from './reconcile';
+
+/** Kinds of parts that are no packs: what was asked to leave, and what left. */
+export type OtherPart =
+  'bone' | 'fat' | 'skin' | 'inedible' | 'inTub' | 'inCure' | 'cure' | 'grinder' | 'drip' | 'unaccounted';
+
+/** A length of the tape. */
+export type TapePart = {
+  readonly kind: Destination | OtherPart;
+  readonly label: string;
+  /** Below zero where a cure added more than it took. */
+  readonly weight: Weight;
+  /** Each pack of it, in the order they were weighed. */
+  readonly packs: readonly Weight[];
+};
+
+/** One weight, cut finer line by line: as it was promised, and as it was done. Both add up to the cold weight. */
+export type Tape = { readonly asked: readonly TapePart[]; readonly done: readonly TapePart[] };
+
+const OTHER_WORDS: Readonly<Record<OtherPart, string>> = {
+  bone: 'bone',
+  fat: 'fat',
+  skin: 'skin',
+  inedible: 'glands, condemned',
+  inTub: 'in the tub',
+  inCure: 'in cure',
+  cure: 'cure, smoke',
+  grinder: 'in the grinder',
+  drip: 'drip, saw dust',
+  unaccounted: 'unaccounted',
+};
+
+/** The tape of a share: what its plan promised, and what was weighed; parts of nothing are left out. */
+export function tapeOf(
+  { lines, losses }: Pick<Forecast, 'lines' | 'losses'>,
+  { bridge }: Pick<Reconciliation, 'bridge'>,
+  weighed: readonly Weighed[],
+): Tape {
+  const packed = weighed.filter(({ kind }) => kind === 'package');
+  const held = (kind: OtherPart) =>
+    sumWeights(bridge.filter((step) => step.kind === kind).map((step) => step.weight));
+  const asked = DESTINATIONS.map((destination) => {
+    const own = lines.filter((line) => line.destination === destination);
+    return part(destination, sumWeights(own.map(({ packaged }) => packaged)));
+  });
+  const done = DESTINATIONS.map((destination) => {
+    const packs = packed.filter((each) => each.destination === destination).map(({ net }) => net);
+    return part(destination, sumWeights(packs), packs);
+  });
+  const { fat, bone, skin, inedible, cure, kerf, grinder, cuttingShrink } = losses;
+  return {
+    asked: [
+      ...asked,
+      other('fat', fat),
+      other('bone', bone),
+      other('skin', skin),
+      other('inedible', inedible),
+      other('cure', cure),
+      other('drip', sumWeights([kerf, grinder, cuttingShrink])),
+    ].filter(({ weight }) => weight !== 0),
+    done: [
+      ...done,
+      ...(
+        ['inTub', 'inCure', 'fat', 'bone', 'skin', 'inedible', 'cure', 'grinder', 'unaccounted'] as const
+      ).map((kind) => other(kind, held(kind))),
+    ].filter(({ weight }) => weight !== 0),
+  };
+}
+
+function part(kind: Destination, weight: Weight, packs: readonly Weight[] = []): TapePart {
+  return { kind, label: DESTINATION_WORDS[kind], weight, packs };
+}
+
+function other(kind: OtherPart, weight: Weight): TapePart {
+  return { kind, label: OTHER_WORDS[kind], weight, packs: [] };
+}
+
+/** Where a part begins and how long it is, as percent of a length; what is below zero has no length. */
+export type Placed = TapePart & { readonly from: number; readonly long: number };
+
+export function placed(parts: readonly TapePart[], whole: Weight): Placed[] {
+  let at = 0;
+  return parts.map((each) => {
+    const long = whole > 0 ? (100 * Math.max(0, each.weight)) / whole : 0;
+    const from = at;
+    at += long;
+    return { ...each, from, long };
+  });
+}
