@@ -290,6 +290,6 @@ async function writeTickets(
     if (said === undefined) continue;
     const gross = documentWeight(said, document.unit, shop.unit);
     const ticket = { clientId: randomUUID(), sideId: side.id, kind, gross, tare: 0, remark: '' };
-    await writeTicket(house, { ...ticket, origin: 'typed' });
+    await writeTicket(house, { ...ticket, origin: 'typed', at: instant(house.now) });
   }
 }

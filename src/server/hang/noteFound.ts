@@ -24,6 +24,7 @@ import { readShop } from '@/data/setUp';
 import { clientId, id, thousandths, words } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { remakePlan } from '../house/remakePlan';
+import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { RAIL_HANDS } from './rails';
 
@@ -37,6 +38,7 @@ type Input = {
   readonly note: string;
   /** A photograph as a data URL, made small by the browser; empty without one. */
   readonly photo: string;
+  readonly takenAt?: string;
 };
 
 const JPEG = /^data:image\/jpeg;base64,/;
@@ -57,6 +59,7 @@ export const noteFound = defineUseCase<Input, { foundId: string }>({
     measure: Joi.number().min(0.1).max(100).allow(null).required(),
     note: words(200).allow('').default(''),
     photo: Joi.string().max(LONGEST_PHOTO).pattern(JPEG, 'a photograph').allow('').default(''),
+    takenAt,
   }),
   subject: ({ sideId, kind, decision }) => `${sideId} ${kind} ${decision}`,
   run: async (house, input) => {
@@ -68,7 +71,7 @@ export const noteFound = defineUseCase<Input, { foundId: string }>({
       (await weightProblem(house, side, input)) ??
       (await packedProblem(house, found.value, input));
     if (refused) return refused;
-    const by = { at: instant(house.now), actorId: house.actor.id };
+    const by = { at: doneAt(house, input.takenAt), actorId: house.actor.id };
     const jpeg = Buffer.from(input.photo.replace(JPEG, ''), 'base64');
     if (input.photo !== '' && !jpeg.subarray(0, JPEG_MAGIC.length).equals(JPEG_MAGIC)) {
       return refuse('invalid', 'That is not a photograph. Take it again.', 'photo');

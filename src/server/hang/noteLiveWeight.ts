@@ -4,13 +4,13 @@ import type { SideId } from '@/core/order/animal';
 import { animalHotWeight } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
-import { instant } from '@/core/time/shopTime';
 import { bookedWith, sideById } from '@/data/book';
 import { ticketsOfSides, writeLiveWeight } from '@/data/hang';
 import { readShareFiles } from '@/data/rail';
 import { readShop } from '@/data/setUp';
 import { clientId, id, sure, thousandths } from '../house/fields';
 import { refuse } from '../house/reasons';
+import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase } from '../house/useCase';
 import { readingSchema } from '../wrap/reading';
 import { RAIL_HANDS } from './rails';
@@ -24,6 +24,7 @@ type Input = OnScale & {
   readonly sideId: SideId;
   readonly tare: number;
   readonly sure: boolean;
+  readonly takenAt?: string;
 };
 
 /** A carcass is at least this part of the animal alive, and at most that: beyond it one of the weights is wrong. */
@@ -41,6 +42,7 @@ export const noteLiveWeight = defineUseCase<Input, { live: Weight }>({
     reading: readingSchema,
     tare: thousandths.required(),
     sure,
+    takenAt,
   }).xor('gross', 'reading'),
   subject: ({ sideId }) => `live ${sideId}`,
   run: async (house, input) => {
@@ -72,7 +74,7 @@ export const noteLiveWeight = defineUseCase<Input, { live: Weight }>({
     await writeLiveWeight(house.db, {
       ...{ id: randomUUID(), clientId: input.clientId, animalId: side.animalId },
       ...{ gross: gross as Weight, tare: input.tare as Weight, origin },
-      ...{ at: instant(house.now), actorId: house.actor.id },
+      ...{ at: doneAt(house, input.takenAt), actorId: house.actor.id },
     });
     for (const share of shares) house.touch(share.id);
     return success({ live });

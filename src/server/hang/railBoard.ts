@@ -158,10 +158,11 @@ function dryingCurveOf(
   const last = situation.species.hang.longestDays;
   return {
     expected: Array.from({ length: last + 1 }, (_, day) => expectedCold(curve, netOf(hot), day)),
-    weighed: [hot, ...(cold ? [cold] : [])].map((each) => ({
-      day: dayOf(new Date(each.at)),
-      weight: netOf(each),
-    })),
+    // Hot is weighed on the day of the kill, whenever its ticket was written.
+    weighed: [
+      { day: 0, weight: netOf(hot) },
+      ...(cold ? [{ day: dayOf(new Date(cold.at)), weight: netOf(cold) }] : []),
+    ],
     today: dayOf(now),
   };
 }

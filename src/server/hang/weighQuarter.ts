@@ -7,12 +7,12 @@ import { netOf } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { Quarter } from '@/core/species/types';
-import { instant } from '@/core/time/shopTime';
 import { bookedWith, sideById } from '@/data/book';
 import { quartersOfSides, ticketsOfSides, writeQuarterWeight } from '@/data/hang';
 import { readShop } from '@/data/setUp';
 import { clientId, id, sure, thousandths } from '../house/fields';
 import { refuse } from '../house/reasons';
+import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase } from '../house/useCase';
 import { readingSchema } from '../wrap/reading';
 import { RAIL_HANDS } from './rails';
@@ -25,6 +25,7 @@ type Input = OnScale & {
   readonly kind: 'hot' | 'cold';
   readonly tare: number;
   readonly sure: boolean;
+  readonly takenAt?: string;
 };
 
 /** Weighs a quarter of a side that was parted. When both are weighed they are the side's weight, and each share has its own. */
@@ -41,6 +42,7 @@ export const weighQuarter = defineUseCase<Input, { sideId: SideId; other: Quarte
     reading: readingSchema,
     tare: thousandths.required(),
     sure,
+    takenAt,
   }).xor('gross', 'reading'),
   subject: ({ sideId, quarter, kind }) => `${kind} ${quarter} ${sideId}`,
   run: async (house, input) => {
@@ -70,7 +72,8 @@ export const weighQuarter = defineUseCase<Input, { sideId: SideId; other: Quarte
     const other = QUARTERS.find((each) => each !== quarter)!;
     const before = await quartersOfSides(house.db, [sideId]);
     const own = { clientId: input.clientId, gross: gross as Weight, tare: tare as Weight, origin };
-    const by = { at: instant(house.now), actorId: house.actor.id };
+    const at = doneAt(house, input.takenAt);
+    const by = { at, actorId: house.actor.id };
     await writeQuarterWeight(house.db, { id: randomUUID(), ...own, sideId, quarter, kind, ...by });
     const partner = before.findLast((each) => each.quarter === other && each.kind === kind);
     if (!partner) {
@@ -78,7 +81,7 @@ export const weighQuarter = defineUseCase<Input, { sideId: SideId; other: Quarte
       return success({ sideId, other });
     }
     const taken = await takeTicket(house, {
-      ...{ clientId: randomUUID(), sideId, kind, sure: input.sure },
+      ...{ clientId: randomUUID(), sideId, kind, sure: input.sure, at },
       gross: gross + partner.gross,
       tare: tare + partner.tare,
       origin: origin === 'typed' || partner.origin === 'typed' ? 'typed' : 'scale',

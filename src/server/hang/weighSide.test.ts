@@ -45,6 +45,12 @@ describe('the rail scale', () => {
     ]);
   });
 
+  it('that waited for the network stands at the moment it was weighed', async () => {
+    const takenAt = new Date(shop.now.getTime() - 3 * 3_600_000).toISOString();
+    await shop.get('weighSide', { ...ticket('hot', 92_500), takenAt });
+    expect(await shop.db('sideWeights').select('at')).toEqual([{ at: takenAt }]);
+  });
+
   it('sent twice is written once', async () => {
     const hot = ticket('hot', 92_500);
     await shop.get('weighSide', hot);

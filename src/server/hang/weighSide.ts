@@ -17,12 +17,14 @@ import { readShop } from '@/data/setUp';
 import { isOwner } from '../house/actor';
 import { clientId, id, sure, thousandths, words } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
+import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase, type House } from '../house/useCase';
 import { RAIL_HANDS } from './rails';
 import { readingProblem, readingSchema } from '../wrap/reading';
 import { writeTicket, type Ticket } from './writeTicket';
 
-type Said = Omit<Ticket, 'remark' | 'origin' | 'gross'> & {
+type Said = Omit<Ticket, 'remark' | 'origin' | 'gross' | 'at'> & {
+  readonly takenAt?: string;
   /** Why an earlier ticket is corrected. */
   readonly reason: string;
   readonly sure: boolean;
@@ -49,6 +51,7 @@ export const weighSide = defineUseCase<Said, { sideId: SideId }>({
     tare: thousandths.required(),
     reason: words(200).allow('').default(''),
     sure,
+    takenAt,
   }).xor('gross', 'reading'),
   subject: (input) => `${input.kind} ${input.sideId}`,
   run: async (house, asked) => {
@@ -63,6 +66,7 @@ export const weighSide = defineUseCase<Said, { sideId: SideId }>({
       tare,
       reason,
       sure: isSure,
+      at: doneAt(house, asked.takenAt),
       ...weight.value,
     });
   },

@@ -4,7 +4,7 @@ import type { SideId } from '@/core/order/animal';
 import { netOf } from '@/core/order/standing';
 import type { Origin, SideWeight } from '@/core/order/work';
 import type { Weight } from '@/core/quantity/weight';
-import { instant } from '@/core/time/shopTime';
+import type { Instant } from '@/core/time/shopTime';
 import { ticketsOfSides, writeSideWeight } from '@/data/hang';
 import { balancesOf, writeTransaction } from '@/data/ledger';
 import type { House } from '../house/useCase';
@@ -17,6 +17,7 @@ export type Ticket = {
   readonly tare: number;
   readonly origin: Origin;
   readonly remark: string;
+  readonly at: Instant;
 };
 
 /** The ticket itself, and the ledger brought to what the tickets now say. The caller has checked it. */
@@ -29,7 +30,7 @@ export async function writeTicket(house: House, ticket: Ticket): Promise<void> {
   };
   const current = await balancesOf(house.db, [ticket.sideId]);
   const changes = adjustment(current, sideStanding(ticket.sideId, netNow('hot')!, netNow('cold')));
-  const at = instant(house.now);
+  const { at } = ticket;
   const transactionId = changes.length > 0 ? randomUUID() : null;
   if (transactionId) {
     const entry = { id: transactionId, kind: `${ticket.kind}-weight`, at, actorId: house.actor.id };

@@ -33,7 +33,7 @@ export function DryingCurve({ drying, unit }: { drying: Drying; unit: string }) 
       <text x={SIZE.left} y={11}>
         {show(expected[0]!)} hot
       </text>
-      <text x={x(last) + 6} y={y(end) + 4}>
+      <text x={x(last) + 6} y={y(end) - 6}>
         {show(end)}
       </text>
       <text x={x(Math.min(today, last))} y={SIZE.height - 2} textAnchor={today === 0 ? 'start' : 'middle'}>

@@ -64,6 +64,8 @@ export function AskDialog<Name extends UseCaseName, Values extends object>(props
     }
     const answer = await ask(asked);
     if (answer.ok) return onDone(answer.value);
+    // It is safe on the device, and the head of the page says that it waits.
+    if (answer.reason === 'kept') return onClose();
     const asksWhy = answer.field === 'reason' || answer.reason === 'needs-a-reason';
     if (asksWhy) setWantsReason(true);
     const { onField } = onFields(answer, fieldsOf(form));

@@ -18,6 +18,11 @@ export const FLOOR_WRITES = [
   'takePieceBack',
   'doOtherwise',
   'doOnRail',
+  'weighSide',
+  'weighQuarter',
+  'noteLiveWeight',
+  'noteFound',
+  'withdrawFound',
 ] as const;
 export type FloorName = (typeof FLOOR_WRITES)[number];
 
