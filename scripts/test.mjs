@@ -25,7 +25,7 @@ function tests(project) {
   process.stdout.write(`\nTests: ${project}\n`);
   const result = join(folder, `${project}.json`);
   const args = ['jest', '--selectProjects', project, '--json', `--outputFile=${result}`];
-  if (project === 'browser') args.push('--runInBand');
+  args.push(project === 'browser' ? '--runInBand' : '--maxWorkers=100%');
   const { status } = spawnSync('npx', args, {
     stdio: ['inherit', 'ignore', 'inherit'],
     env: { ...process.env, FRACTUM_LOG: 'silent' },
