@@ -6,7 +6,8 @@ import { expectedCold, shrinkPct } from './hang/shrink';
 import worked from './processing.fixture.json';
 import { allocate, roundToTotal } from './quantity/allocate';
 import { inUnits, weight } from './quantity/weight';
-import { yieldsOf } from './reconcile/yields';
+import { NOTHING_PACKED, yieldRow } from './tests/yieldRow';
+import { rateOf } from './yields/rates';
 
 /** The worked examples of processing that are arithmetic of the core, each by its own inputs and outputs. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any -- every case of the fixture has a shape of its own
@@ -153,21 +154,17 @@ describe('worked examples of processing', () => {
 
   it('P23, P24: yields by their denominators, and the bridge from belief to boxes', () => {
     const { inputs, outputs } = example('P23');
-    const chain = {
-      live: inputs.live_lb,
-      hot: inputs.hot_lb,
-      cold: inputs.cold_lb,
-      packaged: inputs.packaged_lb,
-    };
-    const yields = yieldsOf(chain);
-    expect(yields.dressingPct).toBeCloseTo(outputs.dressing_pct, 1);
-    expect(yields.packagedOnHotPct).toBeCloseTo(outputs.packaged_on_hot_pct, 1);
-    expect(yields.packagedOnColdPct).toBeCloseTo(outputs.packaged_on_cold_pct, 1);
-    expect(yields.packagedOnLivePct).toBeCloseTo(outputs.packaged_on_live_pct, 1);
-    expect(yieldsOf({ hot: 1, cold: 1, packaged: 1 })).toMatchObject({
-      dressingPct: null,
-      packagedOnLivePct: null,
+    const row = yieldRow({
+      live: weight(inputs.live_lb),
+      hot: weight(inputs.hot_lb),
+      cold: weight(inputs.cold_lb),
+      packed: { ...NOTHING_PACKED, roasts: weight(inputs.packaged_lb) },
     });
+    expect(rateOf(row, 'dressing')).toBeCloseTo(outputs.dressing_pct, 1);
+    expect(rateOf(row, 'packed-hot')).toBeCloseTo(outputs.packaged_on_hot_pct, 1);
+    expect(rateOf(row, 'packed-cold')).toBeCloseTo(outputs.packaged_on_cold_pct, 1);
+    expect(rateOf(row, 'packed-live')).toBeCloseTo(outputs.packaged_on_live_pct, 1);
+    expect(rateOf({ ...row, live: null }, 'packed-live')).toBeNull();
     const { inputs: bridge, outputs: end } = example('P24');
     const left =
       bridge.live_lb -

@@ -11,6 +11,7 @@ import { shop } from './shop';
 import { ticket } from './ticket';
 import { today } from './today';
 import { wrap } from './wrap';
+import { yields } from './yields';
 
 /** Everything that can be asked of the house, by name, area by area. The public surface of the server. */
 export const USE_CASES = {
@@ -26,6 +27,7 @@ export const USE_CASES = {
   ...people,
   ...shop,
   ...links,
+  ...yields,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

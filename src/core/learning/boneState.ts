@@ -1,4 +1,5 @@
 import type { Forecast } from '../forecast/types';
+import type { Species } from '../species/types';
 
 /** How much of an animal's bone left it: yields are compared only between animals of one state. */
 export const BONE_STATES = ['bone-in', 'mixed', 'boneless'] as const;
@@ -18,4 +19,9 @@ export function boneStateOf(expected: Forecast, boneShare: number): BoneState {
   const out = bone > 0 ? expected.losses.bone / bone : 0;
   if (out > BONELESS_ABOVE) return 'boneless';
   return out > MIXED_ABOVE ? 'mixed' : 'bone-in';
+}
+
+/** How much of a carcass is bone, 0 to 1. */
+export function boneShareOf({ atlas }: Pick<Species, 'atlas'>): number {
+  return atlas.atoms.reduce((sum, atom) => sum + (atom.sharePct * atom.composition.bone) / 10_000, 0);
 }

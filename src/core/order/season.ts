@@ -2,14 +2,13 @@ import Joi from 'joi';
 import { breakPlan } from '../carcass/breaks';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/types';
-import { BONE_STATES, boneStateOf, type BoneState } from '../learning/boneState';
+import { BONE_STATES, boneShareOf, boneStateOf, type BoneState } from '../learning/boneState';
 import { learn, type Experience, type Outcome } from '../learning/experience';
 import { failure, success, type Result } from '../quantity/result';
 import { inUnits, sumWeights } from '../quantity/weight';
 import { checkShape } from '../shape/checkShape';
 import type { Situation } from '../sheet/situation';
 import { speciesIn, type Catalogue } from '../catalogue/catalogue';
-import type { Species } from '../species/types';
 import { documentWeight, readSheet, type OrderDocument } from './document';
 import { orderSchema } from './orderSchema';
 import { readOrder, sheetOfPart, sidesOf, situationOf, type ReadingShop } from './readOrder';
@@ -250,10 +249,6 @@ function groupOf(situation: Situation, expected: Forecast): Group {
     breaks: breakPlan(species, school, breaks),
     boneState: boneStateOf(expected, boneShareOf(species)),
   };
-}
-
-function boneShareOf({ atlas }: Species): number {
-  return atlas.atoms.reduce((sum, atom) => sum + (atom.sharePct * atom.composition.bone) / 10_000, 0);
 }
 
 /** What a shop knows of animals like this one under a sheet like this; nothing when it has finished none. */

@@ -29,6 +29,7 @@ import * as deepTemperatures from './027-deep-temperatures';
 import * as remadePlans from './028-remade-plans';
 import * as hands from './029-hands';
 import * as quarters from './030-quarters';
+import * as yields from './031-yields';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -64,6 +65,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['028-remade-plans', remadePlans],
   ['029-hands', hands],
   ['030-quarters', quarters],
+  ['031-yields', yields],
 ];
 
 async function noWayBack(): Promise<void> {

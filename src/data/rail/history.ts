@@ -12,10 +12,12 @@ import type {
   Weighing,
   WeighingVoid,
 } from '@/core/order/work';
+import type { YieldRow } from '@/core/yields/yieldRow';
 import { animalRow, shareRow } from '../book';
 import type { Database } from '../database';
 import type { Entry } from '../ledger';
 import type { LabelJob } from '../wrap';
+import { writeYields } from '../yields';
 
 /** A weight transaction as it is written: its head and what it moves. */
 export type Booked = {
@@ -41,6 +43,7 @@ export type History = {
   readonly payments: readonly Payment[];
   readonly pickUps: readonly PickUp[];
   readonly stages: readonly StageRow[];
+  readonly yields: readonly YieldRow[];
 };
 
 /** Rows of one statement: SQLite takes some thirty thousand values at once. */
@@ -106,6 +109,7 @@ export async function writeHistory(db: Database, history: History): Promise<void
   );
   await insertAll(db, 'payments', history.payments);
   await insertAll(db, 'pickUps', history.pickUps);
+  await writeYields(db, history.yields);
   await insertAll(db, 'shareStages', history.stages);
   await insertAll(
     db,

@@ -1,3 +1,4 @@
+import { yieldRowOf } from '@/core/yields/yieldRow';
 import { onRailAfter } from '@/core/order/onRail';
 import { group } from 'd3-array';
 import { sidesOfPart } from '@/core/shares/parts';
@@ -264,6 +265,7 @@ class Season {
       payments: files.flatMap((file) => file.payments),
       pickUps: files.map((file) => file.pickUp!),
       stages: files.map(stageRowOf),
+      yields: files.map((file) => yieldRowOf(file, new Date(file.closing!.at), file.start!.actorId)),
     };
   }
 

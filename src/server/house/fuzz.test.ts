@@ -290,6 +290,7 @@ describe('whatever is asked', () => {
       householdSpeciesView: { shareId },
       householdCopyView: { shareId },
       statementView: { shareId },
+      yieldsView: { species: 'hog' },
       householdStatementView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },
       labelSampleView: {},

@@ -4,10 +4,11 @@ import { freezeOldPlans } from '../block';
 import type { SetUps } from '@/data/setUp';
 import { log } from '../house/log';
 import { restageAll } from '../rail';
+import { completeYields } from '../yields';
 
 /**
  * Brings a shop's data to what this version works with: the newest shape, plans frozen that an older version left to be
- * worked out, and the projection of stages complete. Done at every start; costs nothing when nothing is to do.
+ * worked out, and the projections of stages and of yields complete. Done at every start; costs nothing when nothing is to do.
  */
 export async function prepareShop(db: Database, setUps: SetUps): Promise<void> {
   await migrate(db);
@@ -15,4 +16,6 @@ export async function prepareShop(db: Database, setUps: SetUps): Promise<void> {
   if (frozen > 0) log().info({ frozen }, 'plans of an older version frozen');
   const { shares, staged } = await countRows(db);
   if (shares !== staged) log().info({ shares: await restageAll(db, setUps) }, 'stages worked out anew');
+  const yields = await completeYields(db, setUps);
+  if (yields > 0) log().info({ shares: yields }, 'yields worked out');
 }

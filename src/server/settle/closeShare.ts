@@ -9,6 +9,9 @@ import { success } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { writeTransaction } from '@/data/ledger';
 import { writeAllotments, writeClosing } from '@/data/settle';
+import { readShareFile } from '@/data/rail';
+import { writeYields } from '@/data/yields';
+import { yieldOf } from '../yields';
 import { allot } from './allot';
 import { isOwner } from '../house/actor';
 import { clientId, id, words } from '../house/fields';
@@ -44,6 +47,8 @@ export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
       const closing = { shareId: each.share.id, clientId: isAsked ? requestId : randomUUID() };
       await writeClosing(house.db, { ...closing, bill: finalBill(each), note, ...by });
     }
+    const after = await readShareFile(house.db, house.setUps, shareId);
+    await writeYields(house.db, [await yieldOf(house.db, after!, house.now)]);
     touchCut(house, file);
     return success({ shareId });
   },

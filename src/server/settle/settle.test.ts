@@ -6,6 +6,7 @@ import type { Weight } from '@/core/quantity/weight';
 import type { ShareId } from '@/core/order/animal';
 import { planOf } from '@/core/order/standing';
 import { statementPdf } from '@/papers/statement';
+import { packAll as packAllOf } from '../tests/packAll';
 import { TestShop } from '../tests/testShop';
 
 /** A photograph of one point. */
@@ -30,21 +31,7 @@ const weigh = (purpose: WeighingPurpose, net: number) =>
   shop.get('weigh', { ...shop.weighing(shareId, purpose, Math.round(net)), sure: true });
 
 /** Weighs everything as it was forecast; `short` leaves that much of the fat barrel unweighed. */
-async function packAll({ finished = true, short = 0 } = {}): Promise<void> {
-  const { lines, losses, pool } = planOf(await shop.file(shareId)).expected;
-  await weigh({ kind: 'tub' }, pool.lean + pool.fatUsed);
-  for (const line of lines) {
-    const from = line.cure ? 'cure' : line.kind === 'grind' ? 'tub' : 'share';
-    if (line.cure) await weigh({ kind: 'green', lineKey: line.key }, line.packaged + line.cureLoss);
-    if (line.cure && !finished) continue;
-    for (let pack = 0; pack < line.packs; pack += 1) {
-      await weigh({ kind: 'package', from, lineKey: line.key }, line.packaged / line.packs);
-    }
-  }
-  for (const barrel of ['bone', 'skin', 'inedible'] as const)
-    await weigh({ kind: 'barrel', barrel }, losses[barrel]);
-  await weigh({ kind: 'barrel', barrel: 'fat' }, losses.fat - short);
-}
+const packAll = (said: { finished?: boolean; short?: number } = {}) => packAllOf(shop, shareId, said);
 
 describe('closing the balance', () => {
   it('waits for what is asked and neither packed nor explained', async () => {

@@ -1,0 +1,21 @@
+import { ZERO_WEIGHT } from '../quantity/weight';
+import type { Day } from '../time/shopTime';
+import { PACKED, WENT, type Packed, type Went, type YieldRow } from '../yields/yieldRow';
+
+const zeros = <Key extends string>(keys: readonly Key[]) =>
+  Object.fromEntries(keys.map((key) => [key, ZERO_WEIGHT])) as Record<Key, typeof ZERO_WEIGHT>;
+
+export const NOTHING_PACKED: Readonly<Record<Packed, typeof ZERO_WEIGHT>> = zeros(PACKED);
+export const NOTHING_WENT: Readonly<Record<Went, typeof ZERO_WEIGHT>> = zeros(WENT);
+
+/** A finished share of nothing, with what a test says of it. */
+export function yieldRow(change: Partial<YieldRow>): YieldRow {
+  return {
+    ...{ shareId: 's', animalId: 'a', name: 'Ottilie, left half', part: 'left half', tag: 'H1' },
+    ...{ farmId: 'f', farm: 'Low Tarn', species: 'hog', type: '', school: 'us', boneState: 'mixed' },
+    ...{ closedOn: '2026-03-02' as Day, cutterId: '', daysHung: 2, fatness: null, live: null },
+    ...{ hot: null, cold: ZERO_WEIGHT, packed: NOTHING_PACKED, went: NOTHING_WENT, packs: 0, cuts: [] },
+    forecast: { takeHome: ZERO_WEIGHT, low: ZERO_WEIGHT, high: ZERO_WEIGHT },
+    ...change,
+  };
+}

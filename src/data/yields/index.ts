@@ -1,0 +1,1 @@
+export { closedWithoutYield, writeYields, yieldRows, YIELDS_VERSION } from './yields';

@@ -1,0 +1,31 @@
+import type { WeighingPurpose } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import { planOf } from '@/core/order/standing';
+import type { TestShop } from './testShop';
+
+/**
+ * Weighs all that a share's plan says, each pack as it is expected, tub and barrels too.
+ *
+ * @param said - whether what is cured comes out of the smoke as well; how much of the fat is missing, thousandths
+ */
+export async function packAll(
+  shop: TestShop,
+  shareId: ShareId,
+  { finished = true, short = 0 }: { readonly finished?: boolean; readonly short?: number } = {},
+): Promise<void> {
+  const weigh = (purpose: WeighingPurpose, net: number) =>
+    shop.get('weigh', shop.weighing(shareId, purpose, Math.round(net)));
+  const { lines, losses, pool } = planOf(await shop.file(shareId)).expected;
+  await weigh({ kind: 'tub' }, pool.lean + pool.fatUsed);
+  for (const line of lines) {
+    const from = line.cure ? 'cure' : line.kind === 'grind' ? 'tub' : 'share';
+    if (line.cure) await weigh({ kind: 'green', lineKey: line.key }, line.packaged + line.cureLoss);
+    if (line.cure && !finished) continue;
+    for (let pack = 0; pack < line.packs; pack += 1) {
+      await weigh({ kind: 'package', from, lineKey: line.key }, line.packaged / line.packs);
+    }
+  }
+  for (const barrel of ['bone', 'skin', 'inedible'] as const)
+    await weigh({ kind: 'barrel', barrel }, losses[barrel]);
+  await weigh({ kind: 'barrel', barrel: 'fat' }, losses.fat - short);
+}

@@ -1,0 +1,55 @@
+import { randomUUID } from 'node:crypto';
+import type { ShareId } from '@/core/order/animal';
+import { packedOf } from '@/core/yields/rates';
+import { PACKED, WENT } from '@/core/yields/yieldRow';
+import { yieldRows } from '@/data/yields';
+import { packAll } from '../tests/packAll';
+import { TestShop } from '../tests/testShop';
+import { completeYields } from './yieldsOfShares';
+
+let shop: TestShop;
+let shareId: ShareId;
+beforeEach(async () => {
+  shop = await TestShop.open();
+  shareId = await shop.onTheBlock();
+});
+afterEach(() => shop.close());
+
+async function close(): Promise<void> {
+  await packAll(shop, shareId);
+  await shop.get('closeShare', { clientId: randomUUID(), shareId, note: '' });
+}
+
+describe('what a finished share gave', () => {
+  it('is written when it is closed, adds up to its cold weight, and is the same worked out anew', async () => {
+    expect((await shop.get('yieldsView', { species: 'hog' })).shares).toBe(0);
+    await close();
+    const [row] = await yieldRows(shop.db, 'hog');
+    const went = WENT.reduce((sum, each) => sum + row!.went[each], 0);
+    expect(packedOf(row!) + went).toBe(row!.cold);
+    expect(row!.cuts.reduce((sum, cut) => sum + cut.packed, 0)).toBe(packedOf(row!));
+    expect(row).toMatchObject({ hot: 92_500, cold: 91_000, farm: 'Low Tarn', part: 'left half', live: null });
+    const written = await shop.db('yields').first('row');
+    await shop.db('yields').delete();
+    expect(await completeYields(shop.db, shop.setUps)).toBe(1);
+    expect(await shop.db('yields').first('row')).toEqual(written);
+    expect(await completeYields(shop.db, shop.setUps)).toBe(0);
+  }, 60_000);
+
+  it('is shown with what each figure stands on, by choices that count', async () => {
+    await close();
+    const view = await shop.get('yieldsView', { species: 'hog' });
+    expect(view).toMatchObject({ shares: 1, animals: 1, animal: 'hog', unit: 'lb' });
+    const packs = PACKED.reduce((sum, part) => sum + view.spreads[part]!.mean, 0);
+    expect(packs).toBeCloseTo(view.spreads['packed-hot']!.mean, 6);
+    expect(view.pooled['packed-live']).toEqual({ pct: null, of: 0, leftOut: 1 });
+    expect(view.choices.farmId).toEqual([{ id: expect.any(String), label: 'Low Tarn', of: 1 }]);
+    const elsewhere = await shop.get('yieldsView', { species: 'hog', farmId: 'nobody' });
+    expect(elsewhere).toMatchObject({ shares: 0, strokes: [] });
+    expect(elsewhere.spreads['packed-hot']).toBeNull();
+    expect(await shop.ask('yieldsView', { species: 'heron' })).toMatchObject({ reason: 'not-found' });
+    expect(await shop.ask('yieldsView', { species: 'hog' }, 'cutter')).toMatchObject({
+      reason: 'not-allowed',
+    });
+  }, 60_000);
+});

@@ -1,0 +1,143 @@
+import Joi from 'joi';
+import { inSentence } from '@/core/quantity/inSentence';
+import { success } from '@/core/quantity/result';
+import type { Species } from '@/core/species/types';
+import { choicesOf, FACTS, matches, type Fact, type YieldFilter } from '@/core/yields/filter';
+import { BONE_STATES } from '@/core/learning/boneState';
+import { partOf, PARTS, pooledRate, RATES, type Part, type Pooled, type RateId } from '@/core/yields/rates';
+import { spreadOf, type Spread } from '@/core/yields/spread';
+import type { YieldRow } from '@/core/yields/yieldRow';
+import type { WeighingUnit } from '@/core/quantity/weight';
+import { readShop } from '@/data/setUp';
+import { yieldRows } from '@/data/yields';
+import { refuse } from '../house/reasons';
+import { defineUseCase, OFFICE } from '../house/useCase';
+
+/** One finished share as a stroke: a figure for each part; null where a weight is missing. */
+export type Stroke = {
+  readonly shareId: string;
+  readonly name: string;
+  readonly tag: string;
+  readonly farm: string;
+  readonly closedOn: string;
+  readonly pct: readonly (number | null)[];
+};
+
+type Choice = { readonly id: string; readonly label: string; readonly of: number };
+
+export type YieldsView = {
+  readonly unit: WeighingUnit;
+  readonly filter: YieldFilter;
+  readonly species: readonly Choice[];
+  /** `hog`, as it stands in a sentence. */
+  readonly animal: string;
+  readonly choices: Readonly<Record<Fact, readonly Choice[]>>;
+  readonly shares: number;
+  readonly animals: number;
+  readonly strokes: readonly Stroke[];
+  readonly spreads: Readonly<Record<Part, Spread | null>>;
+  /** Of all shares together, by name. */
+  readonly pooled: Readonly<Record<RateId, Pooled>>;
+  /** By cut, over the shares that have it: what of the hot weight it is. */
+  readonly cuts: readonly CutFigures[];
+};
+
+export type CutFigures = {
+  readonly cut: string;
+  readonly shares: number;
+  readonly packs: number;
+  /** Percent of the hot weight; null where no share has one. */
+  readonly spread: Spread | null;
+};
+
+type Input = Partial<YieldFilter>;
+
+const short = Joi.string().max(80).allow('').default('');
+
+/** What finished shares gave, each figure with what it stands on, and how it scatters. */
+export const yieldsView = defineUseCase<Input, YieldsView>({
+  name: 'yieldsView',
+  roles: OFFICE,
+  writes: false,
+  input: Joi.object({
+    species: short,
+    boneState: Joi.valid('', ...BONE_STATES).default(''),
+    farmId: short,
+    type: short,
+    school: short,
+    part: short,
+    since: Joi.string()
+      .pattern(/^\d{4}-\d{2}-\d{2}$/, 'a date')
+      .allow('')
+      .default(''),
+  }),
+  run: async (house, asked) => {
+    const { unit } = await readShop(house.db);
+    const { species: all } = house.catalogue;
+    const wanted = asked.species || all[0]!.id;
+    const species = all.find(({ id }) => id === wanted);
+    if (!species) return refuse('not-found', 'We do not cut that animal.', 'species');
+    const filter = { ...asked, species: wanted } as YieldFilter;
+    const rows = await yieldRows(house.db, wanted);
+    const own = rows.filter((row) => matches(row, filter));
+    const strokes = own.map(strokeOf);
+    return success({
+      unit,
+      filter,
+      species: all.map(({ id, name }) => ({ id, label: name, of: 0 })),
+      animal: inSentence(species.name),
+      choices: mapValues(FACTS, (fact) => choicesIn(rows, { species, filter, fact })),
+      shares: own.length,
+      animals: new Set(own.map(({ animalId }) => animalId)).size,
+      strokes,
+      spreads: mapValues(PARTS, (_, at) => spreadOf(strokes.map(({ pct }) => pct[at]!))),
+      pooled: mapValues(Object.keys(RATES) as RateId[], (id) => pooledRate(own, id)),
+      cuts: cutsOf(own),
+    });
+  },
+});
+
+/** An object of a value for each key. */
+function mapValues<Key extends string, Value>(
+  keys: readonly Key[],
+  valueOf: (key: Key, at: number) => Value,
+): Record<Key, Value> {
+  return Object.fromEntries(keys.map((key, at) => [key, valueOf(key, at)])) as Record<Key, Value>;
+}
+
+function strokeOf(row: YieldRow): Stroke {
+  const { shareId, name, tag, farm, closedOn } = row;
+  const pct = PARTS.map((part) => partOf(row, part));
+  return { shareId, name, tag, farm, closedOn, pct };
+}
+
+type Asked = { readonly species: Species; readonly filter: YieldFilter; readonly fact: Fact };
+
+function choicesIn(rows: readonly YieldRow[], { species, filter, fact }: Asked): Choice[] {
+  const labels: Readonly<Record<Fact, (id: string) => string>> = {
+    boneState: (id) => id,
+    farmId: (id) => rows.find((row) => row.farmId === id)?.farm ?? id,
+    type: (id) => species.types.find((each) => each.id === id)?.label ?? 'of no said type',
+    school: (id) => species.schools.find((each) => each.id === id)?.name ?? 'the usual break',
+    part: (id) => id,
+  };
+  return [...choicesOf(rows, filter, fact)]
+    .map(([id, of]) => ({ id, of, label: labels[fact](id) }))
+    .filter(({ id }) => id !== '')
+    .sort((a, b) => a.label.localeCompare(b.label, 'en'));
+}
+
+function cutsOf(rows: readonly YieldRow[]): CutFigures[] {
+  const found = new Map<string, { packs: number; pct: (number | null)[] }>();
+  for (const { cuts, hot } of rows) {
+    for (const { cut, packed, packs } of cuts) {
+      const known = found.get(cut) ?? { packs: 0, pct: [] };
+      known.packs += packs;
+      known.pct.push(hot === null || hot <= 0 ? null : (100 * packed) / hot);
+      found.set(cut, known);
+    }
+  }
+  return [...found]
+    .map(([cut, { packs, pct }]) => ({ cut, packs, shares: pct.length, spread: spreadOf(pct) }))
+    .sort((a, b) => b.shares - a.shares || (a.cut < b.cut ? -1 : 1));
+}
