@@ -50,14 +50,22 @@ describe('every screen can be used by everybody', () => {
     await tove.signIn('Tove');
   });
 
-  it.each(['/today', '/calls', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
-    '%s',
-    async (page) => {
-      await tove.open(page);
-      await tove.find('main h1');
-      expect(await violations()).toEqual([]);
-    },
-  );
+  it.each([
+    '/today',
+    '/calls',
+    '/book',
+    '/hang',
+    '/sheet',
+    '/wrap',
+    '/reconcile',
+    '/settle',
+    '/yields',
+    '/kit',
+  ])('%s', async (page) => {
+    await tove.open(page);
+    await tove.find('main h1');
+    expect(await violations()).toEqual([]);
+  });
 
   it.each([
     ['/sheet', 'Ivo Garth', 'take-home'],
@@ -95,14 +103,22 @@ describe('on a small phone', () => {
   beforeAll(() => tove.resize({ width: 390, height: 844 }));
   afterAll(() => tove.resize({ width: 1280, height: 800 }));
 
-  it.each(['/today', '/calls', '/book', '/hang', '/sheet', '/wrap', '/reconcile', '/settle', '/kit'])(
-    '%s fits',
-    async (page) => {
-      await tove.open(page);
-      await tove.find('main h1');
-      expect(await overflows()).toBe(false);
-    },
-  );
+  it.each([
+    '/today',
+    '/calls',
+    '/book',
+    '/hang',
+    '/sheet',
+    '/wrap',
+    '/reconcile',
+    '/settle',
+    '/yields',
+    '/kit',
+  ])('%s fits', async (page) => {
+    await tove.open(page);
+    await tove.find('main h1');
+    expect(await overflows()).toBe(false);
+  });
 
   it.each([
     ['/sheet', 'Ivo Garth', 'take-home'],

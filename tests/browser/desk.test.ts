@@ -257,3 +257,47 @@ describe('the floor', () => {
     await iver.leave();
   });
 });
+
+describe('the yields of the shop', () => {
+  const shares = async () => Number(/(\d+) shares? of/.exec(await tove.sees(/\d+ shares? of/))![1]);
+
+  it('say where an animal goes, by choices that the address keeps', async () => {
+    await tove.open('/today');
+    await tove.driver.executeScript('document.activeElement.blur()');
+    await tove.keys('g', 'y');
+    await tove.sees('Where does a');
+    await tove.open('/yields?species=hog');
+    await tove.sees(
+      /Of 100 lb hanging hot, \d\d\.\d go home in packs; eight shares in ten give \d\d to \d\d/,
+    );
+    const all = await shares();
+    expect(all).toBeGreaterThan(20);
+    await tove.open('/yields?species=hog&boneState=mixed');
+    await tove.until('fewer', async () => (await shares()) < all);
+    await tove.open('/yields?species=hog&since=2199-01-01');
+    await tove.sees('Nothing of this choice is finished yet');
+  });
+
+  it('have their figures behind the picture, each with what it stands on', async () => {
+    await tove.open('/yields?species=hog');
+    await tove.find('main canvas');
+    await tove.driver.executeScript('document.activeElement.blur()');
+    await tove.keys('t');
+    const table = await tove.sees('how it is worked out', 'main');
+    expect(table).toMatch(/packed on hot\s+\d\d\.\d\s+\d+\s+all packs over the hot weight/);
+    expect(table).toMatch(/packed on live\s+–\s+0/);
+    await tove.keys('t');
+    await tove.find('main canvas');
+  });
+
+  it('grow by a share when its balance is closed', async () => {
+    await tove.open('/yields?species=hog');
+    const before = await shares();
+    await openShare('reconcile', 'Marit Fallow', 'Asked against packed');
+    await tove.click('Close the balance');
+    await tove.keys(Key.ENTER);
+    await tove.sees('closed; to the bill');
+    await tove.open('/yields?species=hog');
+    await tove.until('one more', async () => (await shares()) === before + 1);
+  });
+});

@@ -5,6 +5,8 @@ import type { Species } from '@/core/species/types';
 import { choicesOf, FACTS, matches, type Fact, type YieldFilter } from '@/core/yields/filter';
 import { BONE_STATES } from '@/core/learning/boneState';
 import { partOf, PARTS, pooledRate, RATES, type Part, type Pooled, type RateId } from '@/core/yields/rates';
+import { against, likesOf, type Against } from '@/core/yields/likes';
+import { inWords, type ReasonInWords } from '@/core/yields/reasonWords';
 import { spreadOf, type Spread } from '@/core/yields/spread';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import type { WeighingUnit } from '@/core/quantity/weight';
@@ -38,8 +40,25 @@ export type YieldsView = {
   readonly spreads: Readonly<Record<Part, Spread | null>>;
   /** Of all shares together, by name. */
   readonly pooled: Readonly<Record<RateId, Pooled>>;
+  /** The share that is asked about; null where none is. */
+  readonly why: Why | null;
   /** By cut, over the shares that have it: what of the hot weight it is. */
   readonly cuts: readonly CutFigures[];
+};
+
+/** One share against its likes: why it gave more or less. */
+export type Why = {
+  readonly shareId: string;
+  readonly name: string;
+  readonly tag: string;
+  readonly farm: string;
+  readonly closedOn: string;
+  /** How many are like it. */
+  readonly likes: number;
+  /** Null where there are too few of them, or it has no hot weight. */
+  readonly against: (Omit<Against, 'reasons'> & { readonly reasons: readonly ReasonInWords[] }) | null;
+  /** What each of its likes gave, percent of hot. */
+  readonly theirs: readonly number[];
 };
 
 export type CutFigures = {
@@ -50,7 +69,7 @@ export type CutFigures = {
   readonly spread: Spread | null;
 };
 
-type Input = Partial<YieldFilter>;
+type Input = Partial<YieldFilter> & { readonly shareId?: string };
 
 const short = Joi.string().max(80).allow('').default('');
 
@@ -66,12 +85,13 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
     type: short,
     school: short,
     part: short,
+    shareId: short,
     since: Joi.string()
       .pattern(/^\d{4}-\d{2}-\d{2}$/, 'a date')
       .allow('')
       .default(''),
   }),
-  run: async (house, asked) => {
+  run: async (house, { shareId = '', ...asked }) => {
     const { unit } = await readShop(house.db);
     const { species: all } = house.catalogue;
     const wanted = asked.species || all[0]!.id;
@@ -92,6 +112,7 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       strokes,
       spreads: mapValues(PARTS, (_, at) => spreadOf(strokes.map(({ pct }) => pct[at]!))),
       pooled: mapValues(Object.keys(RATES) as RateId[], (id) => pooledRate(own, id)),
+      why: whyOf(rows, shareId, species),
       cuts: cutsOf(own),
     });
   },
@@ -125,6 +146,20 @@ function choicesIn(rows: readonly YieldRow[], { species, filter, fact }: Asked):
     .map(([id, of]) => ({ id, of, label: labels[fact](id) }))
     .filter(({ id }) => id !== '')
     .sort((a, b) => a.label.localeCompare(b.label, 'en'));
+}
+
+function whyOf(rows: readonly YieldRow[], shareId: string, species: Species): Why | null {
+  const row = rows.find((each) => each.shareId === shareId);
+  if (!row) return null;
+  const likes = likesOf(row, rows);
+  const found = against(row, likes);
+  const { name, tag, farm, closedOn } = row;
+  return {
+    ...{ shareId, name, tag, farm, closedOn },
+    likes: likes.length,
+    against: found && { ...found, reasons: inWords(found, { row, likes, species }) },
+    theirs: likes.map((each) => partOf(each, 'packed-hot')!),
+  };
 }
 
 function cutsOf(rows: readonly YieldRow[]): CutFigures[] {

@@ -1,5 +1,5 @@
 import type { ThemeConfig } from 'antd';
-import { DESK, DESTINATION_COLOURS, FLOOR, MARKS, TYPE } from './tokens';
+import { DESK, DESTINATION_COLOURS, FLOOR, TYPE } from './tokens';
 
 /** Ant Design in the shop's look: paper and ink, one accent, dense, and nothing that moves. */
 export const deskTheme: ThemeConfig = {
@@ -75,8 +75,7 @@ export const floorTheme: ThemeConfig = {
 
 /** Colours for charts, which draw on a canvas and know no variables. */
 export const CHART_COLOURS = {
-  kept: DESTINATION_COLOURS.roasts,
-  lost: MARKS['lost-line'],
+  ...DESTINATION_COLOURS,
   ink: DESK.ink,
   quiet: DESK.quiet,
   line: DESK.line,

@@ -82,10 +82,12 @@ function Going() {
 }
 
 /** Shares have pages of their own under other names: the eye is at the stage that the page belongs to. */
-function HookOnRail({ hook: { word, path, stage, isPlate }, rail }: { hook: Hook; rail: Rail }) {
+function HookOnRail({ hook: { word, path, stage, isPlate, isEnd }, rail }: { hook: Hook; rail: Rail }) {
   const here = usePathname();
   const isHere = here === path || here.startsWith(`${path}/`);
-  const classes = [isHere ? styles.here : '', isPlate ? styles.plate : ''].filter(Boolean).join(' ');
+  const classes = [isHere ? styles.here : '', isPlate ? styles.plate : '', isEnd ? styles.last : '']
+    .filter(Boolean)
+    .join(' ');
   return (
     <li className={classes || undefined}>
       <Link href={path} aria-current={isHere ? 'page' : undefined}>

@@ -18,6 +18,7 @@ const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Read an order file', also: 'import json csv table many bookings', page: '/book#order-file' },
   { label: 'Households and farms', also: 'customers people history notes merge double', page: '/households' },
   { label: 'Call list', also: 'telephone ring questions', page: '/calls' },
+  { label: 'Yields of the shop', also: 'rates percent cutout statistics year', page: '/yields' },
   { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 

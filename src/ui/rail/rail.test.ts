@@ -36,6 +36,7 @@ describe('the rail of a role', () => {
       'Wrap',
       'Reconcile',
       'Settle',
+      'Yields',
     ]);
     expect(hooksFor('cutter').map((hook) => hook.word)).toEqual(['Today', 'Hang', 'Block', 'Wrap']);
     expect(hooksFor('wrapper').map((hook) => hook.word)).toEqual(['Today', 'Wrap']);

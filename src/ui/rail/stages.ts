@@ -41,9 +41,12 @@ export type Hook = {
   readonly stage?: Stage;
   /** Where the rail is fixed to the wall. */
   readonly isPlate?: true;
+  /** At the end of the rail: looked back from, not a stage. */
+  readonly isEnd?: true;
 };
 
 const TODAY: Hook = { word: 'Today', key: 'd', path: '/today', isPlate: true };
+const YIELDS: Hook = { word: 'Yields', key: 'y', path: '/yields', isEnd: true };
 const BLOCK: Hook = { word: 'Block', key: 'k', path: '/block' };
 
 /** The stages that a role works at: sheets, bills and booking are the office's. */
@@ -61,7 +64,8 @@ export function hooksFor(role: string): readonly Hook[] {
   }));
   // What is cut is wrapped at the same time: the block is a place on the way, not a stage of its own.
   const cuts = role === 'wrapper' || role === 'smoker' ? [] : [BLOCK];
-  return [TODAY, ...stages.flatMap((hook) => (hook.stage === 'wrap' ? [...cuts, hook] : [hook]))];
+  const way = stages.flatMap((hook) => (hook.stage === 'wrap' ? [...cuts, hook] : [hook]));
+  return [TODAY, ...way, ...(isFloorRole(role) ? [] : [YIELDS])];
 }
 
 /** Who works on the floor: dark ground, large type, no money. */

@@ -10,6 +10,7 @@ export type Scope =
   | 'prices'
   | 'book'
   | 'calls'
+  | 'yields'
   | 'wishes';
 
 export type Key = {
@@ -52,6 +53,11 @@ export const KEYS = {
     open: { keys: 'enter', shown: 'Enter', does: 'do it: opens its screen' },
     ticket: { keys: 'space', shown: 'Space', does: 'its ticket' },
     call: { keys: 'c', shown: 'C', does: 'call them: what to ask, and how it went' },
+  },
+  yields: {
+    table: { keys: 't', shown: 'T', does: 'the figures behind the picture, or the picture' },
+    print: { keys: 'p', shown: 'P', does: 'print it' },
+    link: { keys: 'l', shown: 'L', does: 'copy the address: it is the choice' },
   },
   calls: {
     next: { keys: 'down', shown: '↓', does: 'the next to call', repeats: true },
@@ -170,5 +176,6 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   prices: 'The prices',
   book: 'Booking',
   calls: 'The call list',
+  yields: 'Yields',
   wishes: 'Wishes',
 };
