@@ -140,7 +140,7 @@ function Hundred({ view, rows }: { view: YieldsView; rows: readonly Row[] }) {
             >
               {mean >= 4 && (
                 <span>
-                  {label} <b>{mean.toFixed(1)}</b>
+                  <b>{mean.toFixed(1)}</b> {label}
                 </span>
               )}
             </li>
