@@ -39,9 +39,6 @@ async function desk(person: Person): Promise<void> {
   await shoot(person, 'sheet');
   await openShare(person, 'sheet', 'Ysolde Marrack', 'butt end is left');
   await shoot(person, 'sheet-beef');
-  await openShare(person, 'sheet', 'Aldous Finch', 'take-home');
-  await person.openZone('Rack');
-  await shoot(person, 'sheet-lamb');
   await wishes(person);
   await person.open('/calls');
   await person.sees('If nobody answers');
@@ -55,6 +52,10 @@ async function desk(person: Person): Promise<void> {
   await person.keys('.');
   await person.find('article');
   await shoot(person, 'ticket');
+  await person.open('/yields?species=hog');
+  await person.find('main canvas');
+  await person.sees('Of 100 lb hanging hot');
+  await shoot(person, 'yields');
   await openShare(person, 'settle', 'Corwin Aske', 'to pay');
   await person.findWords('Picked up', 'button');
   await shoot(person, 'settle');

@@ -291,6 +291,7 @@ describe('whatever is asked', () => {
       householdCopyView: { shareId },
       statementView: { shareId },
       yieldsView: { species: 'hog' },
+      yieldsFileView: { species: 'hog' },
       householdStatementView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },
       labelSampleView: {},

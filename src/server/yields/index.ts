@@ -1,6 +1,7 @@
+import { yieldsFileView } from './yieldsFileView';
 import { yieldsView } from './yieldsView';
 
 export { completeYields, yieldOf } from './yieldsOfShares';
 export type { CutFigures, Stroke, Why, YieldsView } from './yieldsView';
 
-export const yields = { yieldsView } as const;
+export const yields = { yieldsView, yieldsFileView } as const;

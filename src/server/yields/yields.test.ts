@@ -47,6 +47,9 @@ describe('what a finished share gave', () => {
     const elsewhere = await shop.get('yieldsView', { species: 'hog', farmId: 'nobody' });
     expect(elsewhere).toMatchObject({ shares: 0, strokes: [] });
     expect(elsewhere.spreads['packed-hot']).toBeNull();
+    const file = await shop.get('yieldsFileView', { species: 'hog' });
+    expect(file.name).toBe('yields-hog.csv');
+    expect(file.text.trim().split('\n')).toHaveLength(2);
     expect(await shop.ask('yieldsView', { species: 'heron' })).toMatchObject({ reason: 'not-found' });
     expect(await shop.ask('yieldsView', { species: 'hog' }, 'cutter')).toMatchObject({
       reason: 'not-allowed',

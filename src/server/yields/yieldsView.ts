@@ -73,24 +73,26 @@ type Input = Partial<YieldFilter> & { readonly shareId?: string };
 
 const short = Joi.string().max(80).allow('').default('');
 
+/** The choice of what is looked at; what is not said is every one. */
+export const filterFields = {
+  species: short,
+  boneState: Joi.valid('', ...BONE_STATES).default(''),
+  farmId: short,
+  type: short,
+  school: short,
+  part: short,
+  since: Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/, 'a date')
+    .allow('')
+    .default(''),
+};
+
 /** What finished shares gave, each figure with what it stands on, and how it scatters. */
 export const yieldsView = defineUseCase<Input, YieldsView>({
   name: 'yieldsView',
   roles: OFFICE,
   writes: false,
-  input: Joi.object({
-    species: short,
-    boneState: Joi.valid('', ...BONE_STATES).default(''),
-    farmId: short,
-    type: short,
-    school: short,
-    part: short,
-    shareId: short,
-    since: Joi.string()
-      .pattern(/^\d{4}-\d{2}-\d{2}$/, 'a date')
-      .allow('')
-      .default(''),
-  }),
+  input: Joi.object({ ...filterFields, shareId: short }),
   run: async (house, { shareId = '', ...asked }) => {
     const { unit } = await readShop(house.db);
     const { species: all } = house.catalogue;

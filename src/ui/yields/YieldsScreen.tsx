@@ -45,6 +45,9 @@ export function YieldsScreen({ view }: { view: YieldsView }) {
           <Button onClick={() => setAsTable(!asTable)}>
             {asTable ? 'Picture' : 'Table'} <kbd>T</kbd>
           </Button>
+          <Button href={addressOf(filter).replace('/yields', '/api/yields')} download>
+            CSV
+          </Button>
           <Button onClick={() => window.print()}>
             Print <kbd>P</kbd>
           </Button>
