@@ -25,6 +25,7 @@ import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { namesOf, type NameOf } from '../ticket/names';
 import { besideOf } from './beside';
 import { handId } from './inHand';
+import { levelIn } from './level';
 
 /** A step with who did it; empty while it is to come. */
 export type StepAtBlock = BlockStep & {
@@ -113,7 +114,7 @@ export const blockView = defineUseCase<{ shareId: ShareId; hand?: HandId }, Bloc
     const inHand = counted.find(({ hand }) => hand.id === wanted) ?? counted.find(isOpen) ?? counted[0]!;
     const nameOf = await namesOf(house, file);
     const given = await levelsGiven(house.db);
-    const around = { file, nameOf, given, level: levelAt(given, house.actor.id, instant(house.now)) };
+    const around = { file, nameOf, given, level: levelIn(house, given) };
     return success({
       readAt: instant(house.now),
       ...headOf(house, file),

@@ -41,6 +41,14 @@ describe('whoever learns', () => {
     expect(marked('ham-off')!.where).not.toBe('');
   });
 
+  it('an owner may do everything, whatever they once were', async () => {
+    const given = { personId: 'id-owner', level: 1 as const, at: instant(shop.now), actorId: 'id-owner' };
+    await shop.db('users').insert({ ...PERSON, id: 'id-owner', name: 'Maren', role: 'owner' });
+    await writeLevel(shop.db, given);
+    const { steps } = await shop.get('blockView', { shareId }, 'owner');
+    expect(steps.every(({ mayDo }) => mayDo)).toBe(true);
+  });
+
   it('leaves a mark on the steps they did, however far they have come since', async () => {
     await give(1);
     await mark('inside-out');
