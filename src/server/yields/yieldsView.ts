@@ -5,6 +5,8 @@ import type { Species } from '@/core/species/types';
 import { choicesOf, FACTS, matches, type Fact, type YieldFilter } from '@/core/yields/filter';
 import { BONE_STATES } from '@/core/learning/boneState';
 import { partOf, PARTS, pooledRate, RATES, type Part, type Pooled, type RateId } from '@/core/yields/rates';
+import { forecastsOf, missOf, type ForecastMiss, type Forecasts } from '@/core/yields/forecastAgainst';
+import type { HouseRules } from '@/core/shop/houseRules';
 import { against, likesOf, type Against } from '@/core/yields/likes';
 import { inWords, type ReasonInWords } from '@/core/yields/reasonWords';
 import { spreadOf, type Spread } from '@/core/yields/spread';
@@ -23,6 +25,10 @@ export type Stroke = {
   readonly farm: string;
   readonly closedOn: string;
   readonly pct: readonly (number | null)[];
+  /** What came home against its forecast; null where nothing was forecast. */
+  readonly miss: ForecastMiss | null;
+  /** Percent of the cold weight. */
+  readonly unaccountedPct: number;
 };
 
 type Choice = { readonly id: string; readonly label: string; readonly of: number };
@@ -40,6 +46,10 @@ export type YieldsView = {
   readonly spreads: Readonly<Record<Part, Spread | null>>;
   /** Of all shares together, by name. */
   readonly pooled: Readonly<Record<RateId, Pooled>>;
+  /** How good the forecasts were; null where there was none. */
+  readonly forecasts: Forecasts | null;
+  /** From which percent of the cold weight a gap is asked about, and from which it is investigated. */
+  readonly limits: { readonly askPct: number; readonly investigatePct: number };
   /** The share that is asked about; null where none is. */
   readonly why: Why | null;
   /** By cut, over the shares that have it: what of the hot weight it is. */
@@ -114,6 +124,8 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       strokes,
       spreads: mapValues(PARTS, (_, at) => spreadOf(strokes.map(({ pct }) => pct[at]!))),
       pooled: mapValues(Object.keys(RATES) as RateId[], (id) => pooledRate(own, id)),
+      forecasts: forecastsOf(own),
+      limits: limitsOf(house.setUp.rules),
       why: whyOf(rows, shareId, species),
       cuts: cutsOf(own),
     });
@@ -131,7 +143,8 @@ function mapValues<Key extends string, Value>(
 function strokeOf(row: YieldRow): Stroke {
   const { shareId, name, tag, farm, closedOn } = row;
   const pct = PARTS.map((part) => partOf(row, part));
-  return { shareId, name, tag, farm, closedOn, pct };
+  const unaccountedPct = row.cold > 0 ? (100 * row.went.unaccounted) / row.cold : 0;
+  return { shareId, name, tag, farm, closedOn, pct, miss: missOf(row), unaccountedPct };
 }
 
 type Asked = { readonly species: Species; readonly filter: YieldFilter; readonly fact: Fact };
@@ -148,6 +161,10 @@ function choicesIn(rows: readonly YieldRow[], { species, filter, fact }: Asked):
     .map(([id, of]) => ({ id, of, label: labels[fact](id) }))
     .filter(({ id }) => id !== '')
     .sort((a, b) => a.label.localeCompare(b.label, 'en'));
+}
+
+function limitsOf({ unaccounted }: Pick<HouseRules, 'unaccounted'>): YieldsView['limits'] {
+  return { askPct: unaccounted.askBp / 100, investigatePct: unaccounted.investigateBp / 100 };
 }
 
 function whyOf(rows: readonly YieldRow[], shareId: string, species: Species): Why | null {

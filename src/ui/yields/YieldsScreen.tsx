@@ -11,6 +11,7 @@ import { useKey, useScope } from '../kit/keys/useKey';
 import { Nothing } from '../kit/States';
 import { addressOf, FilterSentence } from './FilterSentence';
 import { rowsOf, type Row } from './rows';
+import { SeasonSoFar } from './SeasonSoFar';
 import { WhyThisOne } from './WhyThisOne';
 import { CutsTable, YieldsTable } from './YieldsTable';
 import styles from './Yields.module.css';
@@ -70,6 +71,7 @@ export function YieldsScreen({ view }: { view: YieldsView }) {
               </div>
             ))}
           {view.shares > 0 && <Hundred view={view} rows={rows} />}
+          <SeasonSoFar view={view} onOpen={ask} />
         </section>
         <section>
           <WhyThisOne view={view} onAsk={ask} />
