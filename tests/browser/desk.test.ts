@@ -290,6 +290,28 @@ describe('the yields of the shop', () => {
     await tove.find('main canvas');
   });
 
+  it('say why one gave less than its likes, in points that add up', async () => {
+    await tove.open('/yields?species=hog');
+    await tove.clickOn('input[aria-label="Which share"]');
+    await tove.keys(Key.ARROW_DOWN, Key.ENTER);
+    const why = await tove.sees('It adds up', 'main');
+    const [, sum, own] = /It adds up: ([^=]+)= ([\d.]+)\./.exec(why)!;
+    const points = sum!.replaceAll('−', '-').replaceAll('- ', '-').replaceAll('+ ', '+');
+    const total = points
+      .trim()
+      .split(/\s+/)
+      .reduce((all, each) => all + Number(each), 0);
+    // Each is rounded to a tenth where it stands.
+    expect(Math.abs(total - Number(own))).toBeLessThan(0.6);
+  });
+
+  it('come to a year by months, species and farms, with what was charged', async () => {
+    await tove.open('/yields/report');
+    const year = await tove.sees('What was charged', 'main');
+    expect(year).toMatch(/together\s+\d+\s+\d+\s+\d+\s+\d+\s+\d\d\.\d %/);
+    expect(year).toContain('Low Tarn');
+  });
+
   it('grow by a share when its balance is closed', async () => {
     await tove.open('/yields?species=hog');
     const before = await shares();

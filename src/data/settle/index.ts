@@ -1,5 +1,6 @@
 export { allotmentsOf, writeAllotments } from './allotments';
 export {
+  billsClosed,
   closedSince,
   closingsOf,
   paymentsOf,

@@ -18,6 +18,17 @@ export async function closedSince(db: Database, at: string, most: number): Promi
   return db('closings').where('at', '>=', at).orderBy('at', 'desc').limit(most).pluck('shareId');
 }
 
+/**
+ * The final bills of a year, with a few days around it: which of them are of the year is for the shop's own clock.
+ */
+export async function billsClosed(db: Database, year: number): Promise<Pick<Closing, 'at' | 'bill'>[]> {
+  const rows: { at: Closing['at']; bill: string }[] = await db('closings')
+    .whereBetween('at', [`${year - 1}-12-30`, `${year + 1}-01-03`])
+    .orderBy('at')
+    .select('at', 'bill');
+  return rows.map(({ at, bill }) => ({ at, bill: readBill(bill) }));
+}
+
 export async function writeClosing(db: Database, closing: Closing): Promise<void> {
   await db('closings').insert({ ...closing, bill: JSON.stringify(closing.bill) });
 }

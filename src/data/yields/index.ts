@@ -1,1 +1,8 @@
-export { closedWithoutYield, writeYields, yieldRows, YIELDS_VERSION } from './yields';
+export {
+  allYieldRows,
+  closedWithoutYield,
+  speciesOfYield,
+  writeYields,
+  yieldRows,
+  YIELDS_VERSION,
+} from './yields';

@@ -31,6 +31,17 @@ export async function yieldRows(db: Database, species: string): Promise<YieldRow
   return rows.map(({ row }) => JSON.parse(row));
 }
 
+/** The species of a finished share; undefined where it is not finished. */
+export async function speciesOfYield(db: Database, shareId: string): Promise<string | undefined> {
+  return (await db('yields').where({ shareId }).first('species'))?.species;
+}
+
+/** What all finished shares gave, in the order they were closed. */
+export async function allYieldRows(db: Database): Promise<YieldRow[]> {
+  const rows: { row: string }[] = await db('yields').orderBy(['closedOn', 'shareId']).select('row');
+  return rows.map(({ row }) => JSON.parse(row));
+}
+
 /** Closed shares whose row is missing, or was worked out another way; of those that are cut as one the first. */
 export async function closedWithoutYield(db: Database): Promise<ShareId[]> {
   const known = db('yields').where({ version: YIELDS_VERSION }).select('shareId');

@@ -292,6 +292,7 @@ describe('whatever is asked', () => {
       statementView: { shareId },
       yieldsView: { species: 'hog' },
       yieldsFileView: { species: 'hog' },
+      reportView: { year: 2026 },
       householdStatementView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },
       labelSampleView: {},

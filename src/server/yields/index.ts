@@ -1,7 +1,9 @@
+import { reportView } from './reportView';
 import { yieldsFileView } from './yieldsFileView';
 import { yieldsView } from './yieldsView';
 
 export { completeYields, yieldOf } from './yieldsOfShares';
+export type { ReportView } from './reportView';
 export type { CutFigures, Stroke, Why, YieldsView } from './yieldsView';
 
-export const yields = { yieldsView, yieldsFileView } as const;
+export const yields = { yieldsView, yieldsFileView, reportView } as const;

@@ -20,6 +20,22 @@ async function close(): Promise<void> {
   await shop.get('closeShare', { clientId: randomUUID(), shareId, note: '' });
 }
 
+describe('the year', () => {
+  it('says what was hung, packed and charged, and nothing of a year without work', async () => {
+    await close();
+    const report = await shop.get('reportView', {});
+    expect(report).toMatchObject({ year: 2026, years: [2026], unit: 'lb' });
+    expect(report.whole).toMatchObject({ shares: 1, animals: 1, hot: 92_500 });
+    expect(report.months.map(({ of }) => of)).toEqual(['2026-11']);
+    expect(report.species.map(({ of }) => of)).toEqual(['Hog']);
+    const { bill } = (await shop.file(shareId)).closing!;
+    const farm = bill.farm.reduce((sum, { amount }) => sum + amount, 0);
+    expect(report.charges.total).toBe(bill.total + farm);
+    const before = await shop.get('reportView', { year: 2025 });
+    expect(before).toMatchObject({ whole: { shares: 0 }, months: [], charges: { total: 0, kinds: [] } });
+  }, 60_000);
+});
+
 describe('what a finished share gave', () => {
   it('is written when it is closed, adds up to its cold weight, and is the same worked out anew', async () => {
     expect((await shop.get('yieldsView', { species: 'hog' })).shares).toBe(0);
@@ -44,6 +60,10 @@ describe('what a finished share gave', () => {
     expect(packs).toBeCloseTo(view.spreads['packed-hot']!.mean, 6);
     expect(view.pooled['packed-live']).toEqual({ pct: null, of: 0, leftOut: 1 });
     expect(view.choices.farmId).toEqual([{ id: expect.any(String), label: 'Low Tarn', of: 1 }]);
+    const beef = await shop.get('yieldsView', { shareId: 'nobody' });
+    expect(beef.why).toBeNull();
+    const asked = await shop.get('yieldsView', { shareId });
+    expect(asked).toMatchObject({ filter: { species: 'hog' }, why: { shareId, likes: 0, against: null } });
     const elsewhere = await shop.get('yieldsView', { species: 'hog', farmId: 'nobody' });
     expect(elsewhere).toMatchObject({ shares: 0, strokes: [] });
     expect(elsewhere.spreads['packed-hot']).toBeNull();

@@ -13,7 +13,7 @@ import { spreadOf, type Spread } from '@/core/yields/spread';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import type { WeighingUnit } from '@/core/quantity/weight';
 import { readShop } from '@/data/setUp';
-import { yieldRows } from '@/data/yields';
+import { speciesOfYield, yieldRows } from '@/data/yields';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE } from '../house/useCase';
 
@@ -106,7 +106,8 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
   run: async (house, { shareId = '', ...asked }) => {
     const { unit } = await readShop(house.db);
     const { species: all } = house.catalogue;
-    const wanted = asked.species || all[0]!.id;
+    // Asked about a share alone, its species is looked at.
+    const wanted = asked.species || (await speciesOfYield(house.db, shareId)) || all[0]!.id;
     const species = all.find(({ id }) => id === wanted);
     if (!species) return refuse('not-found', 'We do not cut that animal.', 'species');
     const filter = { ...asked, species: wanted } as YieldFilter;

@@ -34,6 +34,9 @@ export function FarmScreen({ farm: first, place = AT_DESK }: { farm: FarmSheets;
             <Link href={`/households/${farm.id}`} className="quiet">
               the farm
             </Link>{' '}
+            <Link href={`/yields?farmId=${farm.id}`} className="quiet">
+              what theirs gave
+            </Link>{' '}
             <Button onClick={() => setGiving(true)}>Their page</Button>
           </>
         )}

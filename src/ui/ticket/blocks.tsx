@@ -185,7 +185,7 @@ export function MoneyBlock({ money }: { money: Bills }) {
 }
 
 /** What can be printed or opened of it. */
-export function Papers({ view: { shareId, office, packs } }: { view: TicketView }) {
+export function Papers({ view: { shareId, office, packs, balance } }: { view: TicketView }) {
   const labels = packs.reduce((sum, line) => sum + line.packs.length, 0);
   return (
     <section>
@@ -200,6 +200,14 @@ export function Papers({ view: { shareId, office, packs } }: { view: TicketView 
             </td>
             <td className="num quiet">a page a quarter</td>
           </tr>
+          {office && balance !== null && (
+            <tr>
+              <td>
+                <Link href={`/yields?shareId=${shareId}`}>What it gave, against its likes</Link>
+              </td>
+              <td className="num quiet">once it is closed</td>
+            </tr>
+          )}
           {office && (
             <tr>
               <td>

@@ -42,7 +42,7 @@ export function FilterSentence({ view }: { view: YieldsView }) {
         aria-label="Species"
         value={filter.species}
         popupMatchSelectWidth={false}
-        onChange={(value) => choose({ ...NOTHING, species: value })}
+        onChange={(value) => choose({ ...NOTHING, farmId: filter.farmId, species: value })}
         options={species.map(({ id, label }) => ({ value: id, label }))}
       />
       {ORDER.filter((fact) => choices[fact].length > 0 || filter[fact] !== '').map((fact) => (
@@ -73,7 +73,7 @@ export function FilterSentence({ view }: { view: YieldsView }) {
   );
 }
 
-/** Another species has other facts. */
+/** Another species has other facts; the farm may be the same. */
 const NOTHING: Omit<YieldFilter, 'species'> = {
   boneState: '',
   farmId: '',

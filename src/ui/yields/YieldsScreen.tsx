@@ -52,6 +52,7 @@ export function YieldsScreen({ view }: { view: YieldsView }) {
           <Button onClick={() => window.print()}>
             Print <kbd>P</kbd>
           </Button>
+          <Button href="/yields/report">The year</Button>
           <Button onClick={copy}>
             {copied ? 'Copied' : 'Copy the link'} <kbd>L</kbd>
           </Button>
