@@ -4,14 +4,24 @@ import { success } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import { choicesOf, FACTS, matches, type Fact, type YieldFilter } from '@/core/yields/filter';
 import { BONE_STATES } from '@/core/learning/boneState';
-import { partOf, PARTS, pooledRate, RATES, type Part, type Pooled, type RateId } from '@/core/yields/rates';
+import {
+  partOf,
+  PARTS,
+  pooledRate,
+  rateOf,
+  RATES,
+  type Part,
+  type Pooled,
+  type RateId,
+} from '@/core/yields/rates';
 import { forecastsOf, missOf, type ForecastMiss, type Forecasts } from '@/core/yields/forecastAgainst';
 import type { HouseRules } from '@/core/shop/houseRules';
 import { against, likesOf, type Against } from '@/core/yields/likes';
 import { inWords, type ReasonInWords } from '@/core/yields/reasonWords';
+import { slopeOf, type Slope } from '@/core/yields/slope';
 import { spreadOf, type Spread } from '@/core/yields/spread';
 import type { YieldRow } from '@/core/yields/yieldRow';
-import type { WeighingUnit } from '@/core/quantity/weight';
+import { inUnits, type WeighingUnit } from '@/core/quantity/weight';
 import { readShop } from '@/data/setUp';
 import { speciesOfYield, yieldRows } from '@/data/yields';
 import { refuse } from '../house/reasons';
@@ -29,6 +39,10 @@ export type Stroke = {
   readonly miss: ForecastMiss | null;
   /** Percent of the cold weight. */
   readonly unaccountedPct: number;
+  /** In the shop's unit; null where it was not weighed hot. */
+  readonly hot: number | null;
+  readonly daysHung: number;
+  readonly fatness: number | null;
 };
 
 type Choice = { readonly id: string; readonly label: string; readonly of: number };
@@ -46,6 +60,10 @@ export type YieldsView = {
   readonly spreads: Readonly<Record<Part, Spread | null>>;
   /** Of all shares together, by name. */
   readonly pooled: Readonly<Record<RateId, Pooled>>;
+  /** What one more of weight, fatness or days does: points of the hot weight. */
+  readonly slopes: Readonly<Record<'weight' | 'fatness' | 'days', Slope | null>>;
+  /** `in of fat over the 12th rib` */
+  readonly fatnessWords: string;
   /** How good the forecasts were; null where there was none. */
   readonly forecasts: Forecasts | null;
   /** From which percent of the cold weight a gap is asked about, and from which it is investigated. */
@@ -125,6 +143,8 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       strokes,
       spreads: mapValues(PARTS, (_, at) => spreadOf(strokes.map(({ pct }) => pct[at]!))),
       pooled: mapValues(Object.keys(RATES) as RateId[], (id) => pooledRate(own, id)),
+      slopes: slopesOf(own),
+      fatnessWords: `${species.shifts.fatness.unit} of ${species.shifts.fatness.label}`,
       forecasts: forecastsOf(own),
       limits: limitsOf(house.setUp.rules),
       why: whyOf(rows, shareId, species),
@@ -145,7 +165,10 @@ function strokeOf(row: YieldRow): Stroke {
   const { shareId, name, tag, farm, closedOn } = row;
   const pct = PARTS.map((part) => partOf(row, part));
   const unaccountedPct = row.cold > 0 ? (100 * row.went.unaccounted) / row.cold : 0;
-  return { shareId, name, tag, farm, closedOn, pct, miss: missOf(row), unaccountedPct };
+  const { daysHung, fatness } = row;
+  const hot = row.hot === null ? null : inUnits(row.hot);
+  const said = { shareId, name, tag, farm, closedOn, hot, daysHung, fatness };
+  return { ...said, pct, miss: missOf(row), unaccountedPct };
 }
 
 type Asked = { readonly species: Species; readonly filter: YieldFilter; readonly fact: Fact };
@@ -162,6 +185,21 @@ function choicesIn(rows: readonly YieldRow[], { species, filter, fact }: Asked):
     .map(([id, of]) => ({ id, of, label: labels[fact](id) }))
     .filter(({ id }) => id !== '')
     .sort((a, b) => a.label.localeCompare(b.label, 'en'));
+}
+
+function slopesOf(rows: readonly YieldRow[]): YieldsView['slopes'] {
+  const slope = (of: (row: YieldRow) => number | null, id: RateId) =>
+    slopeOf(
+      rows.flatMap((row) => {
+        const [x, y] = [of(row), rateOf(row, id)];
+        return x === null || y === null ? [] : [[x, y] as const];
+      }),
+    );
+  return {
+    weight: slope(({ hot }) => (hot === null ? null : inUnits(hot)), 'packed-hot'),
+    fatness: slope(({ fatness }) => fatness, 'packed-hot'),
+    days: slope(({ daysHung }) => daysHung, 'shrink'),
+  };
 }
 
 function limitsOf({ unaccounted }: Pick<HouseRules, 'unaccounted'>): YieldsView['limits'] {

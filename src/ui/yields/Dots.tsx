@@ -9,24 +9,27 @@ import { CHART_COLOURS } from '../kit/theme';
 
 register([ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, CanvasRenderer]);
 
-/** One share at the day it was closed; hollow where it stands out. */
+/** One share; hollow where it stands out. */
 export type Dot = {
   readonly shareId: string;
   readonly name: string;
-  readonly on: string;
+  /** A day, or a figure. */
+  readonly x: string | number;
   readonly pct: number;
   readonly standsOut: boolean;
 };
 
 type Props = {
   dots: readonly Dot[];
+  /** What stands below: days where it is not said. */
+  xWords?: string;
   /** Lines across the picture, with what each is. */
   lines: readonly { readonly at: number; readonly words: string }[];
   onOpen: (shareId: string) => void;
 };
 
-/** A figure of each share over the days on which they were closed. */
-export function OverWeeks({ dots, lines, onOpen }: Props) {
+/** A figure of each share, over the days on which they were closed or over another figure. */
+export function Dots({ dots, xWords = '', lines, onOpen }: Props) {
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!box.current) return undefined;
@@ -35,10 +38,15 @@ export function OverWeeks({ dots, lines, onOpen }: Props) {
     chart.setOption({
       animation: false,
       textStyle: { fontFamily: 'Archivo Variable, sans-serif', color: CHART_COLOURS.ink },
-      grid: { left: 44, right: 12, top: 12, bottom: 26 },
+      grid: { left: 44, right: 12, top: 12, bottom: xWords === '' ? 26 : 44 },
       tooltip: { confine: true },
       xAxis: {
-        type: 'time',
+        type: xWords === '' ? 'time' : 'value',
+        scale: true,
+        name: xWords,
+        nameLocation: 'middle',
+        nameGap: 26,
+        nameTextStyle: text,
         axisLabel: { ...text, hideOverlap: true },
         axisLine: { lineStyle: { color: CHART_COLOURS.line } },
         splitLine: { show: false },
@@ -53,16 +61,16 @@ export function OverWeeks({ dots, lines, onOpen }: Props) {
         {
           type: 'scatter',
           symbolSize: 7,
-          data: dots.map(({ on, pct, standsOut }) => ({
-            value: [on, pct],
+          data: dots.map(({ x, pct, standsOut }) => ({
+            value: [x, pct],
             itemStyle: standsOut
               ? { color: 'transparent', borderColor: CHART_COLOURS.steaks, borderWidth: 2 }
               : { color: CHART_COLOURS.ink, opacity: 0.45 },
           })),
           tooltip: {
             formatter: ({ dataIndex }: { dataIndex: number }) => {
-              const { name, on, pct } = dots[dataIndex]!;
-              return `${name}<br>${pct.toFixed(1)} %, closed ${on}`;
+              const { name, x, pct } = dots[dataIndex]!;
+              return `${name}<br>${pct.toFixed(1)} %, ${xWords === '' ? `closed ${x}` : `${x} ${xWords}`}`;
             },
           },
           markLine: {
@@ -82,6 +90,6 @@ export function OverWeeks({ dots, lines, onOpen }: Props) {
       window.removeEventListener('resize', resize);
       chart.dispose();
     };
-  }, [dots, lines, onOpen]);
+  }, [dots, xWords, lines, onOpen]);
   return <div ref={box} style={{ height: 220 }} aria-hidden />;
 }
