@@ -50,7 +50,8 @@ export function SeasonSoFar({ view, onOpen }: Props) {
       <section>
         <h2>Was the forecast right?</h2>
         <p>
-          A box weighed <b>{forecasts.meanError.toFixed(1)} %</b> beside its forecast in the mean
+          The boxes of a share weighed <b>{forecasts.meanError.toFixed(1)} %</b> beside their forecast in the
+          mean
           {biasWords(forecasts.off.mean)}; <b>{forecasts.inRangePct.toFixed(0)} %</b> lay in their range,
           where eighty are meant to. <span className="quiet">Hollow: outside its range.</span>
         </p>
@@ -67,13 +68,15 @@ export function SeasonSoFar({ view, onOpen }: Props) {
       <Against
         title="Do heavier ones give more?"
         of={`${unit} hot`}
+        more={(times) => `${times} ${unit} more`}
         slope={slopes.weight}
         dots={byWeight}
         onOpen={onOpen}
       />
       <Against
-        title={`Do fatter ones give less?`}
+        title="Do fatter ones give less?"
         of={fatnessWords}
+        more={(times) => `${times} ${fatnessWords} more`}
         slope={slopes.fatness}
         dots={byFatness}
         onOpen={onOpen}
@@ -81,6 +84,7 @@ export function SeasonSoFar({ view, onOpen }: Props) {
       <Against
         title="What does a day on the rail take?"
         of="days hung"
+        more={(times) => (times === 1 ? 'A day longer' : `${times} days longer`)}
         slope={slopes.days}
         dots={byDays}
         onOpen={onOpen}
@@ -93,28 +97,30 @@ type AgainstProps = {
   title: string;
   /** What stands below the picture. */
   of: string;
+  /** So many more of it, in words. */
+  more: (times: number) => string;
   slope: Slope | null;
   dots: readonly Dot[];
   onOpen: (shareId: string) => void;
 };
 
 /** A figure of each share against another of it, with what one more of that does. */
-function Against({ title, of, slope, dots, onOpen }: AgainstProps) {
+function Against({ title, of, more, slope, dots, onOpen }: AgainstProps) {
   if (dots.length === 0) return null;
   return (
     <section>
       <h2>{title}</h2>
-      <p>{slopeWords(slope, of)}</p>
+      <p>{slopeWords(slope, more)}</p>
       <Dots dots={dots} xWords={of} lines={NO_LINES} onOpen={onOpen} />
     </section>
   );
 }
 
-function slopeWords(slope: Slope | null, of: string): string {
+function slopeWords(slope: Slope | null, more: (times: number) => string): string {
   if (!slope) return 'Too few were measured to say.';
   if (!slope.isClear) return 'No clear difference: what there is may be chance.';
   const [times, points] = readable(slope.perOne);
-  return `${times} more ${of}: ${points > 0 ? '+' : '−'}${Math.abs(points).toFixed(1)} points of the hot weight.`;
+  return `${more(times)}: ${points > 0 ? '+' : '−'}${Math.abs(points).toFixed(1)} points of the hot weight.`;
 }
 
 /** So many more of it that the points can be read. */

@@ -49,12 +49,9 @@ export function YieldsScreen({ view }: { view: YieldsView }) {
           <Button href={addressOf(filter).replace('/yields', '/api/yields')} download>
             CSV
           </Button>
-          <Button onClick={() => window.print()}>
-            Print <kbd>P</kbd>
-          </Button>
           <Button href="/yields/report">The year</Button>
           <Button onClick={copy}>
-            {copied ? 'Copied' : 'Copy the link'} <kbd>L</kbd>
+            {copied ? 'Copied' : 'Link'} <kbd>L</kbd>
           </Button>
         </span>
       </div>
