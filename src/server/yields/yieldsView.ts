@@ -131,7 +131,6 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
     const filter = { ...asked, species: wanted } as YieldFilter;
     const rows = await yieldRows(house.db, wanted);
     const own = rows.filter((row) => matches(row, filter));
-    const strokes = own.map(strokeOf);
     return success({
       unit,
       filter,
@@ -140,8 +139,8 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       choices: mapValues(FACTS, (fact) => choicesIn(rows, { species, filter, fact })),
       shares: own.length,
       animals: new Set(own.map(({ animalId }) => animalId)).size,
-      strokes,
-      spreads: mapValues(PARTS, (_, at) => spreadOf(strokes.map(({ pct }) => pct[at]!))),
+      strokes: own.map(strokeOf),
+      spreads: mapValues(PARTS, (part) => spreadOf(own.map((row) => partOf(row, part)))),
       pooled: mapValues(Object.keys(RATES) as RateId[], (id) => pooledRate(own, id)),
       slopes: slopesOf(own),
       fatnessWords: `${species.shifts.fatness.unit} of ${species.shifts.fatness.label}`,
@@ -156,14 +155,19 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
 /** An object of a value for each key. */
 function mapValues<Key extends string, Value>(
   keys: readonly Key[],
-  valueOf: (key: Key, at: number) => Value,
+  valueOf: (key: Key) => Value,
 ): Record<Key, Value> {
-  return Object.fromEntries(keys.map((key, at) => [key, valueOf(key, at)])) as Record<Key, Value>;
+  return Object.fromEntries(keys.map((key) => [key, valueOf(key)])) as Record<Key, Value>;
+}
+
+/** As fine as a picture shows it: thousands of strokes are sent at once. */
+function shown(pct: number | null): number | null {
+  return pct === null ? null : Math.round(pct * 100) / 100;
 }
 
 function strokeOf(row: YieldRow): Stroke {
   const { shareId, name, tag, farm, closedOn } = row;
-  const pct = PARTS.map((part) => partOf(row, part));
+  const pct = PARTS.map((part) => shown(partOf(row, part)));
   const unaccountedPct = row.cold > 0 ? (100 * row.went.unaccounted) / row.cold : 0;
   const { daysHung, fatness } = row;
   const hot = row.hot === null ? null : inUnits(row.hot);
