@@ -52,6 +52,14 @@ describe('what a finished share gave', () => {
     expect(await completeYields(shop.db, shop.setUps)).toBe(0);
   }, 60_000);
 
+  it('that cannot be worked out any more holds up no other, and no start', async () => {
+    await close();
+    await shop.db('yields').delete();
+    const broken = { at: () => Promise.reject(new Error('a step that is gone')) };
+    expect(await completeYields(shop.db, { ...shop.setUps, ...broken } as never)).toBe(0);
+    expect(await completeYields(shop.db, shop.setUps)).toBe(1);
+  }, 60_000);
+
   it('is shown with what each figure stands on, by choices that count', async () => {
     await close();
     const view = await shop.get('yieldsView', { species: 'hog' });
