@@ -317,8 +317,9 @@ describe('the yields of the shop', () => {
     const before = await shares();
     await openShare('reconcile', 'Marit Fallow', 'Asked against packed');
     await tove.click('Close the balance');
-    await tove.keys(Key.ENTER);
-    await tove.sees('closed; to the bill');
+    await tove.type('#note', 'Looked over; drip and saw dust.');
+    await tove.click('Close and make the bill final');
+    await tove.sees('The bill', 'h2');
     await tove.open('/yields?species=hog');
     await tove.until('one more', async () => (await shares()) === before + 1);
   });
