@@ -91,8 +91,11 @@ export class RunningDemo {
   }
 
   async stop(): Promise<void> {
-    this.program.kill('SIGTERM');
-    await once(this.program, 'exit');
+    const isRunning = this.program.exitCode === null && this.program.signalCode === null;
+    if (isRunning) {
+      this.program.kill('SIGTERM');
+      await once(this.program, 'exit');
+    }
     rmSync(this.data, { recursive: true, force: true });
   }
 
