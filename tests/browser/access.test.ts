@@ -42,6 +42,19 @@ function overflows(): Promise<boolean> {
   );
 }
 
+const PAGES = [
+  '/today',
+  '/calls',
+  '/book',
+  '/hang',
+  '/sheet',
+  '/wrap',
+  '/reconcile',
+  '/settle',
+  '/yields',
+  '/kit',
+];
+
 describe('every screen can be used by everybody', () => {
   it('sign-in', async () => {
     await tove.open('/sign-in');
@@ -50,18 +63,7 @@ describe('every screen can be used by everybody', () => {
     await tove.signIn('Tove');
   });
 
-  it.each([
-    '/today',
-    '/calls',
-    '/book',
-    '/hang',
-    '/sheet',
-    '/wrap',
-    '/reconcile',
-    '/settle',
-    '/yields',
-    '/kit',
-  ])('%s', async (page) => {
+  it.each(PAGES)('%s', async (page) => {
     await tove.open(page);
     await tove.find('main h1');
     expect(await violations()).toEqual([]);
@@ -103,18 +105,7 @@ describe('on a small phone', () => {
   beforeAll(() => tove.resize({ width: 390, height: 844 }));
   afterAll(() => tove.resize({ width: 1280, height: 800 }));
 
-  it.each([
-    '/today',
-    '/calls',
-    '/book',
-    '/hang',
-    '/sheet',
-    '/wrap',
-    '/reconcile',
-    '/settle',
-    '/yields',
-    '/kit',
-  ])('%s fits', async (page) => {
+  it.each(PAGES)('%s fits', async (page) => {
     await tove.open(page);
     await tove.find('main h1');
     expect(await overflows()).toBe(false);

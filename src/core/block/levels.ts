@@ -2,8 +2,8 @@ import type { GuideStep } from '../species/types';
 import type { Instant } from '../time/shopTime';
 
 /** How far somebody has come at the block: each level may do what those below may. */
-export const LEVELS = [1, 2, 3] as const;
-export type Level = (typeof LEVELS)[number];
+export const LEVELS = [1, 2, 3] as const satisfies readonly Level[];
+export type Level = NonNullable<GuideStep['level']>;
 
 /** Whoever has not been given another level cuts fully. */
 export const FULL: Level = 3;

@@ -7,10 +7,10 @@ import { formatWeight } from '../quantity/weight';
 import { dayIn, dayWords } from '../time/shopTime';
 
 /** Something that was found or done otherwise, under what it is about; with the photograph that was taken of it. */
-export type Told = { readonly cut: string; readonly note: string; readonly photoId?: string };
+export type HouseholdNote = { readonly cut: string; readonly note: string; readonly photoId?: string };
 
 /** What the household reads of all that was found on the side and done otherwise, each under what it is about. */
-export function toldOf(file: ShareFile): Told[] {
+export function toldOf(file: ShareFile): HouseholdNote[] {
   const { decisions } = file.situation.species;
   const titleOf = (row: string) => decisions.find(({ id }) => id === row)?.title;
   const found = file.sides.flatMap(({ side, found: onSide }) =>

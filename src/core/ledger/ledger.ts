@@ -104,13 +104,17 @@ export function balances(postings: Iterable<Posting>): Posting[] {
     .filter((posting) => posting.weight !== 0);
 }
 
+/** What leaves the block and reaches no box. */
+export const BARRELS = ['bone', 'fat', 'skin', 'inedible'] as const;
+export type Barrel = (typeof BARRELS)[number];
+
 /** What is put on the scale, and where it comes from and goes to. */
 export type WeighingPurpose =
   | { readonly kind: 'package'; readonly from: 'share' | 'tub' | 'cure'; readonly lineKey: string }
   /** From the block, or ground from the tub. */
   | { readonly kind: 'green'; readonly from?: 'tub'; readonly lineKey: string }
   | { readonly kind: 'tub' }
-  | { readonly kind: 'barrel'; readonly barrel: 'bone' | 'fat' | 'skin' | 'inedible' };
+  | { readonly kind: 'barrel'; readonly barrel: Barrel };
 
 /** The account of a cut that lies in cure. */
 export function cureAccount(shareId: string, lineKey: string): Account {

@@ -1,4 +1,5 @@
-import type { ForecastLine, Losses } from '../forecast/types';
+import type { ForecastLine } from '../forecast/types';
+import { BARRELS, type Barrel } from '../ledger/ledger';
 import { counted } from '../quantity/counted';
 import { formatWeight, sumWeights, type Weight } from '../quantity/weight';
 import type { ShareFile } from './shareFile';
@@ -16,7 +17,7 @@ export type LikelyReason = {
   readonly weighingId?: string;
   readonly lineKey: string;
   /** The barrel or tub that it is about. */
-  readonly part?: 'bone' | 'fat' | 'skin' | 'inedible' | 'inTub';
+  readonly part?: Barrel | 'inTub';
 };
 
 /** So many are shown; more is no help. */
@@ -33,7 +34,7 @@ const SLIP = 0.2;
 /** Two loads of the same weight so soon after each other may be one. */
 const SOON_MS = 90_000;
 
-const BARREL_WORDS: Readonly<Record<'bone' | 'fat' | 'skin' | 'inedible', string>> = {
+const BARREL_WORDS: Readonly<Record<Barrel, string>> = {
   bone: 'The bone barrel',
   fat: 'Fat out',
   skin: 'Skin',
@@ -102,7 +103,7 @@ function greenMissing(file: ShareFile, line: ForecastLine): LikelyReason[] {
 
 function barrels(file: ShareFile): LikelyReason[] {
   const { losses } = planOf(file).expected;
-  return (Object.keys(BARREL_WORDS) as (keyof typeof BARREL_WORDS & keyof Losses)[]).flatMap((barrel) => {
+  return BARRELS.flatMap((barrel) => {
     const held = netOf(file, (each) => each.kind === 'barrel' && each.source === barrel);
     return halfEmpty(file, {
       ...{ kind: 'barrel', part: barrel, name: BARREL_WORDS[barrel] },

@@ -1,4 +1,4 @@
-import type { Told } from '../block/told';
+import type { HouseholdNote } from '../block/told';
 import type { Bill, BillDifference } from '../charges/bill';
 import type { InspectionClass } from '../label/label';
 import type { Cents } from '../quantity/money';
@@ -74,7 +74,7 @@ export type Settlement = {
   readonly due: Cents;
   /** Who took the boxes, and the day by the shop's calendar. */
   readonly pickUp: { readonly takenBy: string; readonly day: Day } | null;
-  readonly notes: readonly Told[];
+  readonly notes: readonly HouseholdNote[];
   readonly wrap: Wrap;
 };
 

@@ -1,11 +1,10 @@
 import { DESTINATION_WORDS, DESTINATIONS, type Destination } from '../species/types';
 import type { Forecast } from '../forecast/types';
 import { sumWeights, type Weight } from '../quantity/weight';
-import type { Reconciliation, Weighed } from './reconcile';
+import { STEP_LABELS, type Reconciliation, type StepKind, type Weighed } from './reconcile';
 
-/** Kinds of parts that are no packs: what was asked to leave, and what left. */
-export type OtherPart =
-  'bone' | 'fat' | 'skin' | 'inedible' | 'inTub' | 'inCure' | 'cure' | 'grinder' | 'drip' | 'unaccounted';
+/** Parts that are no packs: steps of the bridge, and what was expected to drip and dry. */
+export type OtherPart = Exclude<StepKind, 'cold' | 'boxes'> | 'drip';
 
 /** A length of the tape. */
 export type TapePart = {
@@ -19,19 +18,6 @@ export type TapePart = {
 
 /** One weight, cut finer line by line: as it was promised, and as it was done. Both add up to the cold weight. */
 export type Tape = { readonly asked: readonly TapePart[]; readonly done: readonly TapePart[] };
-
-const OTHER_WORDS: Readonly<Record<OtherPart, string>> = {
-  bone: 'bone',
-  fat: 'fat',
-  skin: 'skin',
-  inedible: 'glands, condemned',
-  inTub: 'in the tub',
-  inCure: 'in cure',
-  cure: 'cure, smoke',
-  grinder: 'in the grinder',
-  drip: 'drip, saw dust',
-  unaccounted: 'unaccounted',
-};
 
 /** The tape of a share: what its plan promised, and what was weighed; parts of nothing are left out. */
 export function tapeOf(
@@ -75,18 +61,12 @@ function part(kind: Destination, weight: Weight, packs: readonly Weight[] = []):
 }
 
 function other(kind: OtherPart, weight: Weight): TapePart {
-  return { kind, label: OTHER_WORDS[kind], weight, packs: [] };
+  return { kind, label: kind === 'drip' ? 'drip, saw dust' : STEP_LABELS[kind], weight, packs: [] };
 }
 
-/** Where a part begins and how long it is, as percent of a length; what is below zero has no length. */
-export type Placed = TapePart & { readonly from: number; readonly long: number };
+/** How long a part is, as percent of a length; what is below zero has no length. */
+export type Placed = TapePart & { readonly long: number };
 
 export function placed(parts: readonly TapePart[], whole: Weight): Placed[] {
-  let at = 0;
-  return parts.map((each) => {
-    const long = whole > 0 ? (100 * Math.max(0, each.weight)) / whole : 0;
-    const from = at;
-    at += long;
-    return { ...each, from, long };
-  });
+  return parts.map((each) => ({ ...each, long: whole > 0 ? (100 * Math.max(0, each.weight)) / whole : 0 }));
 }

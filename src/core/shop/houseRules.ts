@@ -1,11 +1,8 @@
 import Joi from 'joi';
+import { BARRELS, type Barrel } from '../ledger/ledger';
 import type { LabelRules } from '../label/label';
 import { LABEL_SIZES } from '../label/sizes';
 import { isDay, type Day } from '../time/shopTime';
-
-/** What leaves the block and reaches no box, by barrel. */
-export const BARRELS = ['bone', 'fat', 'skin', 'inedible'] as const;
-export type Barrel = (typeof BARRELS)[number];
 
 /** How a shop works, whatever the animal. Every change is a new version; finished orders keep theirs. */
 export type HouseRules = LabelRules & {

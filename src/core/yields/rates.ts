@@ -91,15 +91,10 @@ export const RATES = {
 
 export type RateId = keyof typeof RATES;
 
-/** The weight a row has for a basis; null where nobody weighed. */
-export function wholeOf(row: YieldRow, basis: Basis): Weight | null {
-  return row[basis];
-}
-
 /** A rate of one share, percent; null where a weight it needs is missing or nothing. */
 export function rateOf(row: YieldRow, id: RateId): number | null {
   const rate: Rate = RATES[id];
-  return share(rate.part(row), wholeOf(row, rate.basis));
+  return share(rate.part(row), row[rate.basis]);
 }
 
 /** What of the hot weight went to a destination, percent; null without a hot weight. */
@@ -139,7 +134,7 @@ export function pooledRate(rows: readonly YieldRow[], id: RateId): Pooled {
   const { part, basis }: Rate = RATES[id];
   let [parts, wholes, of] = [0, 0, 0];
   for (const row of rows) {
-    const [own, whole] = [part(row), wholeOf(row, basis)];
+    const [own, whole] = [part(row), row[basis]];
     if (own === null || whole === null || whole <= 0) continue;
     parts += own;
     wholes += whole;

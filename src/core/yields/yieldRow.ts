@@ -1,7 +1,7 @@
 import { boneShareOf, boneStateOf, type BoneState } from '../learning/boneState';
-import { balanceOfKind } from '../ledger/ledger';
 import { cutName, partName } from '../order/naming';
 import type { ShareFile } from '../order/shareFile';
+import type { Reconciliation } from '../reconcile/reconcile';
 import { reconciliationOf, weighedOf } from '../order/settling';
 import { animalHotWeight, coldWeight, daysHung, hotWeight, planOf } from '../order/standing';
 import { sumWeights, weight, ZERO_WEIGHT, type Weight } from '../quantity/weight';
@@ -73,6 +73,7 @@ export type YieldRow = {
 export function yieldRowOf(file: ShareFile, closedAt: Date, cutterId: string): YieldRow {
   const { share, animal, situation, shop } = file;
   const { expected } = planOf(file);
+  const balance = reconciliationOf(file);
   const packs = weighedOf(file).filter(({ kind }) => kind === 'package');
   const hot = file.sides.every((side) => side.hot) ? hotWeight(file) : null;
   return {
@@ -100,9 +101,9 @@ export function yieldRowOf(file: ShareFile, closedAt: Date, cutterId: string): Y
         sumWeights(packs.filter((each) => each.destination === destination).map(({ net }) => net)),
       ]),
     ) as Record<Packed, Weight>,
-    went: wentOf(file),
+    went: wentOf(balance),
     packs: packs.length,
-    cuts: cutsOf(file),
+    cuts: cutsOf(balance),
     forecast: { takeHome: expected.takeHome, low: expected.takeHomeLow, high: expected.takeHomeHigh },
   };
 }
@@ -114,22 +115,14 @@ function liveOf(file: ShareFile, hot: Weight | null): Weight | null {
   return Math.round((weight(liveWeight) * hot) / whole) as Weight;
 }
 
-function wentOf(file: ShareFile): YieldRow['went'] {
-  const { bridge, unaccounted } = reconciliationOf(file);
-  const step = (kind: string) => bridge.find((each) => each.kind === kind)?.weight ?? ZERO_WEIGHT;
-  return {
-    bone: balanceOfKind(file.held, 'bone'),
-    fat: balanceOfKind(file.held, 'fat'),
-    skin: balanceOfKind(file.held, 'skin'),
-    inedible: balanceOfKind(file.held, 'inedible'),
-    grinder: balanceOfKind(file.held, 'grinder'),
-    cure: step('cure'),
-    unaccounted,
-  };
+function wentOf({ bridge, unaccounted }: Reconciliation): YieldRow['went'] {
+  const step = (kind: Went) => bridge.find((each) => each.kind === kind)?.weight ?? ZERO_WEIGHT;
+  const went = Object.fromEntries(WENT.map((kind) => [kind, step(kind)])) as Record<Went, Weight>;
+  return { ...went, unaccounted };
 }
 
-function cutsOf(file: ShareFile): CutOfRow[] {
-  return reconciliationOf(file).lines.flatMap(({ cut, destination, actual, packsMade, green }) =>
+function cutsOf({ lines }: Reconciliation): CutOfRow[] {
+  return lines.flatMap(({ cut, destination, actual, packsMade, green }) =>
     packsMade > 0 ? [{ cut, destination, packed: actual, packs: packsMade, green }] : [],
   );
 }

@@ -1,6 +1,6 @@
 import { speciesIn } from '@/core/catalogue/catalogue';
 import type { ForecastLine } from '@/core/forecast/types';
-import type { WeighingPurpose } from '@/core/ledger/ledger';
+import { BARRELS, type WeighingPurpose } from '@/core/ledger/ledger';
 import type { AnimalId, ShareId } from '@/core/order/animal';
 import { finalBill } from '@/core/order/settling';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -227,7 +227,7 @@ async function packFresh(bench: Bench, part: number): Promise<void> {
 
 async function weighBarrels(bench: Bench): Promise<void> {
   const { losses } = planOf(await bench.demo.file(bench.shareId)).expected;
-  for (const barrel of ['bone', 'fat', 'skin', 'inedible'] as const) {
+  for (const barrel of BARRELS) {
     const net = found(bench, barrel, losses[barrel]);
     if (net > 20) await weighOnce(bench, barrel, { purpose: { kind: 'barrel', barrel }, net });
   }

@@ -5,13 +5,13 @@ import { onRailAfter, RAIL_DOES, type RailEvent } from '@/core/order/onRail';
 import type { SideId } from '@/core/order/animal';
 import { fits } from '@/core/room/railPlan';
 import { success } from '@/core/quantity/result';
-import { sidesOfPart } from '@/core/shares/parts';
 import { instant } from '@/core/time/shopTime';
 import { bookedWith, sideById } from '@/data/book';
 import { railEventsOf, writeRailEvent } from '@/data/hang';
 import { clientId, id, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { defineUseCase, type House } from '../house/useCase';
+import { touchHolders } from './holders';
 import { RAIL_HANDS, railsOf, sidesHanging } from './rails';
 
 type Input = {
@@ -55,9 +55,7 @@ export const doOnRail = defineUseCase<Input, { sideId: SideId }>({
       ...{ at: instant(house.now), actorId: house.actor.id },
     });
     const { shares } = await bookedWith(house.db, [side.animalId]);
-    for (const share of shares) {
-      if (sidesOfPart(share.part).includes(side.position)) house.touch(share.id);
-    }
+    touchHolders(house, shares, side);
     return success({ sideId });
   },
 });

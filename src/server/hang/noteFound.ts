@@ -5,7 +5,6 @@ import { FOUND_KINDS, type Found, type FoundKind } from '@/core/order/found';
 import type { Animal, Share, Side, SideId } from '@/core/order/animal';
 import { success, type Result } from '@/core/quantity/result';
 import { inUnits, type Weight } from '@/core/quantity/weight';
-import { sidesOfPart } from '@/core/shares/parts';
 import { planOf } from '@/core/order/standing';
 import type { ShareFile } from '@/core/order/shareFile';
 import { instant } from '@/core/time/shopTime';
@@ -26,6 +25,7 @@ import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { remakePlan } from '../house/remakePlan';
 import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
+import { holds } from './holders';
 import { RAIL_HANDS } from './rails';
 
 type Input = {
@@ -157,7 +157,7 @@ async function weightProblem(house: House, side: Side, { weight }: Input): Promi
 
 /** Shares with meat of this side, as they are cut. */
 async function filesOn(house: House, { side, shares }: OnSide): Promise<ShareFile[]> {
-  const own = shares.filter(({ cancelled, part }) => !cancelled && sidesOfPart(part).includes(side.position));
+  const own = shares.filter((share) => !share.cancelled && holds(share, side));
   return readShareFiles(
     house.db,
     house.setUps,

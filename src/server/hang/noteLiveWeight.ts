@@ -14,7 +14,7 @@ import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase } from '../house/useCase';
 import { readingSchema } from '../wrap/reading';
 import { RAIL_HANDS } from './rails';
-import { weighed, type OnScale } from './weighSide';
+import { tareProblem, weighed, type OnScale } from './weighSide';
 
 /** Thousandths; the heaviest bull is under it. */
 const HEAVIEST = 4_000_000;
@@ -52,10 +52,9 @@ export const noteLiveWeight = defineUseCase<Input, { live: Weight }>({
     const side = await sideById(house.db, input.sideId);
     if (!side) return refuse('not-found', 'There is no such side on the rail.');
     const { gross, origin } = weight.value;
+    const badTare = tareProblem({ gross, tare: input.tare });
+    if (badTare) return badTare;
     const live = (gross - input.tare) as Weight;
-    if (live <= 0) {
-      return refuse('tare-too-big', 'The tare is as heavy as the weight. Check it.', 'tare');
-    }
     const { shares, sides } = await bookedWith(house.db, [side.animalId]);
     const tickets = await ticketsOfSides(
       house.db,

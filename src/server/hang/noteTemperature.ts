@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import type { SideId } from '@/core/order/animal';
 import { degreesWords, isCold, toTenthsF } from '@/core/order/deepTemperature';
-import { sidesOfPart } from '@/core/shares/parts';
 import { success, type Result } from '@/core/quantity/result';
 import { instant } from '@/core/time/shopTime';
 import { bookedWith, sideById } from '@/data/book';
@@ -11,6 +10,7 @@ import { readShop } from '@/data/setUp';
 import { clientId, id } from '../house/fields';
 import { refuse, type Reason } from '../house/reasons';
 import { defineUseCase, type House } from '../house/useCase';
+import { touchHolders } from './holders';
 import { RAIL_HANDS } from './rails';
 
 type Input = {
@@ -42,9 +42,7 @@ export const noteTemperature = defineUseCase<Input, { words: string; cold: boole
       ...{ at: instant(house.now), actorId: house.actor.id },
     });
     const { shares } = await bookedWith(house.db, [side.animalId]);
-    for (const share of shares) {
-      if (sidesOfPart(share.part).includes(side.position)) house.touch(share.id);
-    }
+    touchHolders(house, shares, side);
     return success({ words: degreesWords(tenthsF, unit), cold: isCold({ tenthsF }) });
   },
 });

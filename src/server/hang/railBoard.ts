@@ -15,8 +15,8 @@ import { zoneDestinations } from '@/core/questions/zones';
 import type { Quartered } from '@/core/hang/quarters';
 import { expectedCold, shrinkCurveOf } from '@/core/hang/shrink';
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import type { Destination, SideMap } from '@/core/species/types';
-import { clockIn, dayIn, daysBetween } from '@/core/time/shopTime';
+import type { Destination, ShrinkCurve, SideMap } from '@/core/species/types';
+import { clockIn } from '@/core/time/shopTime';
 import { roleOf } from '../house/actor';
 import type { House } from '../house/useCase';
 import { RAIL_HANDS, railsOf, type Hanging } from './rails';
@@ -138,32 +138,30 @@ function quarterWords({ fore, hind }: Quartered): string {
   return `fore ${formatWeight(fore, 1)}, hind ${formatWeight(hind, 1)}`;
 }
 
-function weightOf({ situation, animal, shop }: Hanging['file'], hung: Hanging['hung'], now: Date): string {
+function weightOf(file: Hanging['file'], hung: Hanging['hung'], now: Date): string {
   const { hot, cold } = hung;
   if (cold) return formatWeight(netOf(cold), 1);
   if (!hot) return '';
-  const days = Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, now)));
-  return `≈${formatWeight(expectedCold(shrinkCurveOf(situation.species, dryingOf(situation, hung)), netOf(hot), days), 0)}`;
+  return `≈${formatWeight(expectedCold(curveOf(file, hung), netOf(hot), daysHung(file, now)), 0)}`;
 }
 
-function dryingCurveOf(
-  { situation, animal, shop }: Hanging['file'],
-  hung: Hanging['hung'],
-  now: Date,
-): Drying | null {
+function curveOf({ situation }: Hanging['file'], hung: Hanging['hung']): ShrinkCurve {
+  return shrinkCurveOf(situation.species, dryingOf(situation, hung));
+}
+
+function dryingCurveOf(file: Hanging['file'], hung: Hanging['hung'], now: Date): Drying | null {
   const { hot, cold } = hung;
   if (!hot) return null;
-  const curve = shrinkCurveOf(situation.species, dryingOf(situation, hung));
-  const dayOf = (at: Date) => Math.max(0, daysBetween(animal.killDate, dayIn(shop.zone, at)));
-  const last = situation.species.hang.longestDays;
+  const curve = curveOf(file, hung);
+  const last = file.situation.species.hang.longestDays;
   return {
     expected: Array.from({ length: last + 1 }, (_, day) => expectedCold(curve, netOf(hot), day)),
     // Hot is weighed on the day of the kill, whenever its ticket was written.
     weighed: [
       { day: 0, weight: netOf(hot) },
-      ...(cold ? [{ day: dayOf(new Date(cold.at)), weight: netOf(cold) }] : []),
+      ...(cold ? [{ day: daysHung(file, new Date(cold.at)), weight: netOf(cold) }] : []),
     ],
-    today: dayOf(now),
+    today: daysHung(file, now),
   };
 }
 

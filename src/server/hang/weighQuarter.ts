@@ -15,8 +15,9 @@ import { refuse } from '../house/reasons';
 import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase } from '../house/useCase';
 import { readingSchema } from '../wrap/reading';
+import { touchHolders } from './holders';
 import { RAIL_HANDS } from './rails';
-import { goneProblem, takeTicket, weighed, type OnScale } from './weighSide';
+import { goneProblem, takeTicket, tareProblem, weighed, type OnScale } from './weighSide';
 
 type Input = OnScale & {
   readonly clientId: string;
@@ -61,9 +62,8 @@ export const weighQuarter = defineUseCase<Input, { sideId: SideId; other: Quarte
     if (gone) return gone;
     const { quarter, kind, tare, sideId } = input;
     const { gross, origin } = weight.value;
-    if (tare >= gross) {
-      return refuse('tare-too-big', 'The tare is as heavy as the weight. Check hook and trolley.', 'tare');
-    }
+    const badTare = tareProblem({ gross, tare });
+    if (badTare) return badTare;
     const whole = (await ticketsOfSides(house.db, [sideId])).findLast((each) => each.kind === kind);
     if (whole && gross - tare >= netOf(whole)) {
       const says = `${formatWeight((gross - tare) as Weight, 1)} ${unit}`;
@@ -77,7 +77,7 @@ export const weighQuarter = defineUseCase<Input, { sideId: SideId; other: Quarte
     await writeQuarterWeight(house.db, { id: randomUUID(), ...own, sideId, quarter, kind, ...by });
     const partner = before.findLast((each) => each.quarter === other && each.kind === kind);
     if (!partner) {
-      for (const share of shares) house.touch(share.id);
+      touchHolders(house, shares, side);
       return success({ sideId, other });
     }
     const taken = await takeTicket(house, {

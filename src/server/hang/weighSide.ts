@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { speciesIn } from '@/core/catalogue/catalogue';
 import type { Share, Side, SideId } from '@/core/order/animal';
-import { sidesOfPart } from '@/core/shares/parts';
 import { railLossQuestion } from '@/core/hang/railLoss';
 import { netOf } from '@/core/order/standing';
 import type { Origin, SideWeight } from '@/core/order/work';
@@ -19,6 +18,7 @@ import { clientId, id, sure, thousandths, words } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { doneAt, takenAt } from '../house/takenAt';
 import { defineUseCase, type House } from '../house/useCase';
+import { holds, touchHolders } from './holders';
 import { RAIL_HANDS } from './rails';
 import { readingProblem, readingSchema } from '../wrap/reading';
 import { writeTicket, type Ticket } from './writeTicket';
@@ -142,21 +142,8 @@ function halfOf(said: TicketAsked, at: number): TicketAsked {
   return { ...said, gross: half(said.gross), tare: half(said.tare) };
 }
 
-function holds({ part }: Pick<Share, 'part'>, { position }: Side): boolean {
-  return sidesOfPart(part).includes(position);
-}
-
-function touchHolders(
-  house: House,
-  shares: Awaited<ReturnType<typeof bookedWith>>['shares'],
-  side: Side,
-): void {
-  for (const share of shares) {
-    if (holds(share, side)) house.touch(share.id);
-  }
-}
-
-function tareProblem({ gross, tare }: TicketAsked): Refusal | undefined {
+/** What is left off a weight is less than the weight. */
+export function tareProblem({ gross, tare }: Pick<TicketAsked, 'gross' | 'tare'>): Refusal | undefined {
   if (tare < gross) return undefined;
   return refuse('tare-too-big', 'The tare is as heavy as the weight. Check hook and trolley.', 'tare');
 }

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { WeighingPurpose } from '@/core/ledger/ledger';
+import { BARRELS, type WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Weighing, WeighingId } from '@/core/order/work';
@@ -39,7 +39,7 @@ const purposeSchema = Joi.alternatives().try(
   Joi.object({ kind: Joi.valid('tub').required() }),
   Joi.object({
     kind: Joi.valid('barrel').required(),
-    barrel: Joi.valid('bone', 'fat', 'skin', 'inedible').required(),
+    barrel: Joi.valid(...BARRELS).required(),
   }),
 );
 

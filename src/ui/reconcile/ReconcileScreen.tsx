@@ -3,7 +3,7 @@
 import { Button } from 'antd';
 import Link from 'next/link';
 import { useState } from 'react';
-import type { LineComparison, Verdict } from '@/core/reconcile/reconcile';
+import { STEP_LABELS, type LineComparison, type Verdict } from '@/core/reconcile/reconcile';
 import type { TapePart } from '@/core/reconcile/tape';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { BalanceView } from '@/server/settle';
@@ -75,7 +75,7 @@ function Barrels({ view: { barrels, unit } }: { view: BalanceView }) {
         <tbody>
           {barrels.map(({ barrel, weight, to }) => (
             <tr key={barrel}>
-              <td>{BARREL_WORDS[barrel]}</td>
+              <td>{STEP_LABELS[barrel]}</td>
               <td className="quiet">to {to}</td>
               <td className="num">
                 {formatWeight(weight, unit)} {unit}
@@ -87,8 +87,6 @@ function Barrels({ view: { barrels, unit } }: { view: BalanceView }) {
     </>
   );
 }
-
-const BARREL_WORDS = { bone: 'bone', fat: 'fat', skin: 'skin', inedible: 'glands, condemned' } as const;
 
 /** What was asked and what was done instead, and why. */
 function Otherwise({ view: { otherwise, unit } }: { view: BalanceView }) {

@@ -1,5 +1,6 @@
 import { counted } from '@/core/quantity/counted';
 import { formatWeight, sumWeights, type Weight } from '@/core/quantity/weight';
+import { STEP_LABELS } from '@/core/reconcile/reconcile';
 import { placed, type Placed, type TapePart } from '@/core/reconcile/tape';
 import type { BalanceView } from '@/server/settle';
 import { destinationClass } from '../kit/DestinationMark';
@@ -56,13 +57,12 @@ function sumWords({
     sumWeights(bridge.filter((step) => step.kind === kind).map(({ weight }) => weight));
   const packs = lines.reduce((sum, { packsMade }) => sum + packsMade, 0);
   const others = [
-    [held('inTub'), 'in the tub'],
-    [held('inCure'), 'in cure'],
-    [held('cure'), 'cure and smoke'],
-    [held('grinder'), 'in the grinder'],
-    [sumWeights(barrels.map(({ weight }) => weight)), 'in barrels'],
-    [unaccounted, 'unaccounted'],
-  ] as const;
+    ...(['inTub', 'inCure', 'cure', 'grinder'] as const).map(
+      (kind) => [held(kind), STEP_LABELS[kind]] as const,
+    ),
+    [sumWeights(barrels.map(({ weight }) => weight)), 'in barrels'] as const,
+    [unaccounted, STEP_LABELS.unaccounted] as const,
+  ];
   const parts = others.flatMap(([weight, words]) =>
     weight === 0 ? [] : [`${weight < 0 ? '−' : '+'} ${show(Math.abs(weight) as Weight)} ${words}`],
   );

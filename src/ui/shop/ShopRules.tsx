@@ -1,7 +1,8 @@
 'use client';
 
 import { isDay, type Day } from '@/core/time/shopTime';
-import { BARRELS, type Barrel, type HouseRules } from '@/core/shop/houseRules';
+import { BARRELS, type Barrel } from '@/core/ledger/ledger';
+import type { HouseRules } from '@/core/shop/houseRules';
 import type { LabelSample } from '@/server/shop';
 import { LabelRules } from './LabelRules';
 import type { SetUpState } from './useSetUp';

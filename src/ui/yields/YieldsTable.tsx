@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { RATES, type RateId } from '@/core/yields/rates';
 import type { Spread } from '@/core/yields/spread';
 import type { YieldsView } from '@/server/yields';
@@ -9,24 +10,16 @@ import styles from './Yields.module.css';
 export function YieldsTable({ view, rows }: { view: YieldsView; rows: readonly Row[] }) {
   return (
     <>
-      <table className={styles.table}>
-        <thead>
-          <tr>
-            <th>percent of the hot weight</th>
-            <Heads />
+      <Spreads>
+        {rows.map(({ part, label, mark, isWhole }) => (
+          <tr key={part} data-whole={isWhole || undefined}>
+            <td>
+              {mark && <DestinationMark destination={mark} />} {label}
+            </td>
+            <Figures spread={view.spreads[part]} />
           </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ part, label, mark, isWhole }) => (
-            <tr key={part} data-whole={isWhole || undefined}>
-              <td>
-                {mark && <DestinationMark destination={mark} />} {label}
-              </td>
-              <Figures spread={view.spreads[part]} />
-            </tr>
-          ))}
-        </tbody>
-      </table>
+        ))}
+      </Spreads>
       <table className={styles.table}>
         <thead>
           <tr>
@@ -58,32 +51,31 @@ export function YieldsTable({ view, rows }: { view: YieldsView; rows: readonly R
 export function CutsTable({ view: { cuts } }: { view: YieldsView }) {
   if (cuts.length === 0) return <p className="quiet">No cut is packed yet.</p>;
   return (
+    <Spreads>
+      {cuts.map(({ cut, spread }) => (
+        <tr key={cut}>
+          <td>{cut}</td>
+          <Figures spread={spread} />
+        </tr>
+      ))}
+    </Spreads>
+  );
+}
+
+/** A table of figures, each with how it scatters. */
+function Spreads({ children }: { children: ReactNode }) {
+  return (
     <table className={styles.table}>
       <thead>
         <tr>
           <th>percent of the hot weight</th>
-          <Heads />
+          <th className="num">mean</th>
+          <th className="num">eight in ten</th>
+          <th className="num">shares</th>
         </tr>
       </thead>
-      <tbody>
-        {cuts.map(({ cut, spread }) => (
-          <tr key={cut}>
-            <td>{cut}</td>
-            <Figures spread={spread} />
-          </tr>
-        ))}
-      </tbody>
+      <tbody>{children}</tbody>
     </table>
-  );
-}
-
-function Heads() {
-  return (
-    <>
-      <th className="num">mean</th>
-      <th className="num">eight in ten</th>
-      <th className="num">shares</th>
-    </>
   );
 }
 
