@@ -1,12 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import type { OrderDocument, ShareDocument } from '@/core/order/document';
-import { billBasis, coldWeight, estimateOf, planOf } from '@/core/order/standing';
+import { billBasis, coldWeight, estimateOf } from '@/core/order/standing';
 import { finalBill } from '@/core/order/settling';
 import { stageRowOf } from '@/core/order/stageRow';
 import type { ShareFile } from '@/core/order/shareFile';
 import { sumCents } from '@/core/quantity/money';
 import { sumWeights, type Weight } from '@/core/quantity/weight';
 import { balancesOf } from '@/data/ledger';
+import { packAll as packAllOf } from '../tests/packAll';
 import { hogDocument, TestShop } from '../tests/testShop';
 
 let shop: TestShop;
@@ -37,28 +38,10 @@ const mixed = (part: 'left' | 'right', name: string, sheet = false): ShareDocume
 });
 const again = (file: ShareFile) => shop.file(file.share.id);
 
-/** Packs everything of a share as it was forecast. */
-async function packAll(file: ShareFile): Promise<void> {
-  const shareId = file.share.id;
-  await shop.approveAndStart(shareId);
-  const { lines, losses, pool } = planOf(await again(file)).expected;
-  const weigh = async (purpose: Parameters<TestShop['weighing']>[1], total: number) => {
-    const loads = Math.max(1, Math.ceil(total / 29_000));
-    for (let load = 0; load < loads; load += 1) {
-      const net = Math.floor(total / loads) + (load < total % loads ? 1 : 0);
-      if (net > 0) await shop.get('weigh', { ...shop.weighing(shareId, purpose, net), sure: true });
-    }
-  };
-  await weigh({ kind: 'tub' }, pool.lean + pool.fatUsed);
-  for (const line of lines) {
-    const from = line.kind === 'grind' ? 'tub' : 'share';
-    for (let pack = 0; pack < line.packs; pack += 1) {
-      await weigh({ kind: 'package', from, lineKey: line.key }, Math.floor(line.packaged / line.packs));
-    }
-  }
-  for (const barrel of ['bone', 'fat', 'skin', 'inedible'] as const) {
-    await weigh({ kind: 'barrel', barrel }, losses[barrel]);
-  }
+/** Takes a share to the block and packs everything of it as it was forecast. */
+async function packAll({ share }: ShareFile): Promise<void> {
+  await shop.approveAndStart(share.id);
+  await packAllOf(shop, share.id);
 }
 
 describe('four mixed quarters', () => {
