@@ -66,6 +66,14 @@ export const noteLiveWeight = defineUseCase<Input, { live: Weight }>({
       shares.filter(({ cancelled }) => !cancelled).map((share) => share.id),
     );
     const hot = file && tickets.length > 0 ? animalHotWeight(file) : undefined;
+    if (hot !== undefined && hot >= live) {
+      const says = `${formatWeight(hot, 1)} ${unit} hangs already`;
+      return refuse(
+        'not-that-animal',
+        `${says}: alive it weighed more. Check tag and decimal point.`,
+        'gross',
+      );
+    }
     if (hot !== undefined && !input.sure && (hot < live * DRESSING.least || hot > live * DRESSING.most)) {
       const says = `${Math.round((100 * hot) / live)} % of ${formatWeight(live, 1)} ${unit} alive would hang.`;
       return refuse('unusual', `${says} Are both weights right?`, 'gross');

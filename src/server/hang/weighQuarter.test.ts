@@ -90,7 +90,9 @@ describe('an animal alive', () => {
     fore = said!;
     expect(await live(1_200_000)).toMatchObject({ ok: true });
     expect((await shop.file(fore.share.id)).animal.facts.liveWeight).toBe(1_200);
-    expect(await live(200_000)).toMatchObject({ ok: false, reason: 'unusual' });
+    expect(await live(800_000)).toMatchObject({ ok: false, reason: 'unusual' });
+    expect(await live(200_000)).toMatchObject({ ok: false, reason: 'not-that-animal', field: 'gross' });
+    expect(await live(200_000, true)).toMatchObject({ ok: false, reason: 'not-that-animal' });
     expect(await live(0)).toMatchObject({ ok: false, reason: 'invalid' });
     await live(1_225_500);
     const { animals } = await shop.get('hangView', {});

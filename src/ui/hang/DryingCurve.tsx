@@ -30,7 +30,7 @@ export function DryingCurve({ drying, unit }: { drying: Drying; unit: string }) 
       {weighed.map(({ day, weight }) => (
         <circle key={`${day} ${weight}`} cx={x(Math.min(day, last))} cy={y(weight)} r={4} />
       ))}
-      <text x={SIZE.left} y={11}>
+      <text x={SIZE.left + 10} y={11}>
         {show(expected[0]!)} hot
       </text>
       <text x={x(last) + 6} y={y(end) - 6}>
