@@ -2,6 +2,7 @@ import { block } from './block';
 import { book } from './book';
 import { hang } from './hang';
 import type { UseCase } from './house/useCase';
+import { learning } from './learning';
 import { links } from './links';
 import { people } from './people';
 import { rail } from './rail';
@@ -28,6 +29,7 @@ export const USE_CASES = {
   ...shop,
   ...links,
   ...yields,
+  ...learning,
 } as const;
 
 export type UseCaseName = keyof typeof USE_CASES;

@@ -27,16 +27,21 @@ function high(packaged: Weight, relativeSd: number): Weight {
 }
 
 /** The scatter of single orders as this shop has it, and how sure its usual is. */
-function scatterOf({ spread, packaged, experience }: DraftLine): number {
+function scatterOf({ spread, packaged, experience }: DraftLine, together: number): number {
   if (packaged <= 0) return 0;
-  return Math.hypot((spread / packaged) * experience.noiseScale, experience.logRatioSd);
+  return Math.hypot(Math.hypot(spread / packaged, together) * experience.noiseScale, experience.logRatioSd);
 }
+
+type Finished = Pick<ForecastLine, 'packaged' | 'airLoss' | 'cureLoss' | 'kerf'> & {
+  /** What it has more or less together with every line of its animal, as a share of it. */
+  readonly together: number;
+};
 
 /** A cut's line with its rounded weights. */
 export function cutLine(
   draft: DraftLine,
   unit: WeighingUnit,
-  { packaged, airLoss, cureLoss, kerf }: Pick<ForecastLine, 'packaged' | 'airLoss' | 'cureLoss' | 'kerf'>,
+  { packaged, airLoss, cureLoss, kerf, together }: Finished,
 ): ForecastLine {
   const trim = {
     lean: Math.round(draft.trim.lean) as Weight,
@@ -44,7 +49,7 @@ export function cutLine(
     bone: Math.round(draft.trim.bone) as Weight,
     skin: Math.round(draft.trim.skin) as Weight,
   };
-  const relativeSd = scatterOf(draft);
+  const relativeSd = scatterOf(draft, together);
   const gross = sumWeights([packaged, airLoss, cureLoss, kerf, trim.lean, trim.fat, trim.bone, trim.skin]);
   return {
     key: draft.key,
@@ -88,6 +93,7 @@ export function grindLine(
     packaged,
     cureLoss,
     sdShare,
+    evidence,
     unit,
     picked,
   }: {
@@ -95,6 +101,7 @@ export function grindLine(
     packaged: Weight;
     cureLoss: Weight;
     sdShare: number;
+    evidence: number;
     unit: WeighingUnit;
     picked: boolean;
   },
@@ -119,7 +126,7 @@ export function grindLine(
     low: low(packaged, sdShare),
     high: high(packaged, sdShare),
     relativeSd: sdShare,
-    evidence: 0,
+    evidence,
     pieces: perLb === undefined ? null : Math.round(lb * perLb),
     names: [],
     packs: packsByWeight(packaged, line.packWeight, unit),

@@ -4,6 +4,8 @@ import type { Job, Situation } from '../sheet/situation';
 import type { GrindLine, Sheet } from '../sheet/types';
 import { FINISHED_SHARE, recipeNamed } from '../species/recipe';
 import { cutLine, grindLine, keptLine } from './finishedLines';
+import { boneStateOf, type BoneState } from '../learning/boneState';
+import { noExperience, type Learnt } from '../learning/experience';
 import { grindTrim, type GrindResult, type Trim } from './grind';
 import type { DraftLine } from './lines';
 import { mergeDrafts } from './mergeDrafts';
@@ -23,6 +25,8 @@ type Unrounded = {
   readonly grind: GrindResult;
   readonly shrink: number;
   readonly spread: ShareSpread;
+  /** What this shop grinds of a tub. */
+  readonly learnt: Learnt;
 };
 
 /**
@@ -43,14 +47,17 @@ export function forecastOf(job: Job, divided: readonly DividedSide[]): Forecast 
   const { situation, sheet, coldSides } = job;
   const { species } = situation;
   const { cells, pools, sides } = shareOnTheBlock(job, divided);
-  const grind = grindOf(situation, sheet, pools);
   const coldWeight = sumWeights(coldSides);
+  const boneState = boneStateOf(species, { coldWeight, losses: { bone: boneOut(situation, sheet, pools) } });
+  const grind = grindOf(situation, sheet, pools, boneState);
+  const learnt = learntGrind(situation, boneState);
   const cuts = sides.flatMap((side) => side.cuts);
   return finish(job, {
     drafts: mergeDrafts(sides[0]!.drafts, sides[1]?.drafts ?? []),
     pools,
     grind,
     shrink: sides.reduce((sum, side) => sum + side.shrink, 0),
+    learnt,
     spread: shareSpread({
       cells,
       cuts,
@@ -59,16 +66,28 @@ export function forecastOf(job: Job, divided: readonly DividedSide[]): Forecast 
       rules: species.grind,
       uncertainty: uncertaintyOf(species, situation.condition),
       coldWeight,
+      usualSd: sides.flatMap((side) => side.drafts.map((draft) => draft.experience.logRatioSd)),
     }),
   });
 }
 
-/** The grind of a share's trim, counted by what this carcass' lean holds. */
-export function grindOf(situation: Situation, sheet: Sheet, trim: Trim): GrindResult {
+/** What this shop grinds of a tub, of animals of one bone state. */
+function learntGrind({ species, experience }: Situation, boneState: BoneState): Learnt {
+  return experience?.grind?.[boneState] ?? noExperience(species.uncertainty);
+}
+
+/** The grind of a share's trim, counted by what this carcass' lean holds, and as this shop grinds. */
+export function grindOf(
+  situation: Situation,
+  sheet: Sheet,
+  trim: Trim,
+  boneState: BoneState = 'mixed',
+): GrindResult {
   const { grind, cutting } = situation.species;
   const finished = (line: GrindLine) => FINISHED_SHARE[recipeNamed(situation.species, line.recipe).state];
   const by = { rules: grind, lipid: lipidOf(situation), packShrinkShare: cutting.packShrinkShare, finished };
-  return grindTrim(trim, sheet.grind, by);
+  const ratio = Math.exp(learntGrind(situation, boneState).logRatio);
+  return grindTrim(trim, sheet.grind, { ...by, ratio });
 }
 
 /** What the lean and the fat of this carcass hold. */
@@ -95,12 +114,19 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
       grind: grind.parts.map((part) => part.packaged),
       grindCure: grind.parts.map((part) => part.cureLoss),
       kept: kept.map((pool) => pool.exact),
-      ...lostPools(exact, kept),
+      ...lostPools({ situation, sheet }, exact, kept),
     },
     cold,
   );
   const { spread } = exact;
-  const grindShare = pools.lean > 0 ? spread.grind / sumOf(grind.parts.map((part) => part.packaged)) : 0;
+  const ground = sumOf(grind.parts.map((part) => part.packaged));
+  const { noiseScale, logRatioSd } = exact.learnt;
+  const { grind: ofGrind, takeHome: ofWhole } = spread;
+  const wholeScale = situation.experience?.takeHome?.noiseScale ?? 1;
+  const grindSd = Math.hypot(ofGrind.scatter * noiseScale, ofGrind.usual, logRatioSd * ground);
+  const takeHomeSpread = Math.hypot(ofWhole.scatter * wholeScale, ofWhole.usual, logRatioSd * ground);
+  const boxes = ground + sumOf(drafts.map((draft) => draft.packaged));
+  const grindShare = ground > 0 ? grindSd / ground : 0;
   const keptShare = species.tolerance.lineShare / P90_DEVIATIONS;
   const lines = [
     ...drafts.map((draft, i) =>
@@ -109,6 +135,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
         airLoss: rounded.airLoss[i]!,
         cureLoss: rounded.cureLoss[i]!,
         kerf: rounded.kerf[i]!,
+        together: spread.together,
       }),
     ),
     ...grind.parts.map((part, i) =>
@@ -117,6 +144,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
         packaged: rounded.grind[i]!,
         cureLoss: rounded.grindCure[i]!,
         sdShare: grindShare,
+        evidence: exact.learnt.evidence,
         unit,
         picked: grind.leanPicked > 0,
       }),
@@ -134,18 +162,26 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
     cuttingShrink: sumWeights([rounded.cuttingShrink[0]!, ...rounded.airLoss]),
   };
   return {
-    ...totals(situation, lines, { cold, takeHomeSpread: spread.takeHome }),
+    ...totals(situation, lines, { cold, takeHomeSpread }),
+    scatter: {
+      grind: ground > 0 ? ofGrind.scatter / ground : 0,
+      takeHome: boxes > 0 ? ofWhole.scatter / boxes : 0,
+    },
     losses,
     pool: grindPool(pools, grind, lines),
   };
 }
 
 /** What reaches no box, each a list of one for the rounding. */
-function lostPools({ pools, grind, shrink }: Unrounded, kept: readonly Kept[]) {
+function lostPools(
+  { situation, sheet }: Pick<Job, 'situation' | 'sheet'>,
+  { pools, grind, shrink }: Unrounded,
+  kept: readonly Kept[],
+) {
   const isKept = (pool: Kept['pool']) => kept.some((each) => each.pool === pool);
   return {
     fat: [isKept('fat') ? 0 : surplusFat(pools, grind)],
-    bone: [pools.bone + (isKept('stockBone') ? 0 : pools.stockBone)],
+    bone: [boneOut(situation, sheet, pools)],
     skin: [isKept('skin') ? 0 : pools.skin],
     inedible: [pools.inedible],
     grinder: [grind.loss],
@@ -153,13 +189,19 @@ function lostPools({ pools, grind, shrink }: Unrounded, kept: readonly Kept[]) {
   };
 }
 
+/** Bone that nobody keeps. */
+function boneOut({ species }: Situation, { keeps }: Sheet, pools: Pools): number {
+  const kept = species.poolKeeps.some(({ pool, id }) => pool === 'stockBone' && keeps[id] === true);
+  return pools.bone + (kept ? 0 : pools.stockBone);
+}
+
 function sumOf(numbers: readonly number[]): number {
   return numbers.reduce((sum, each) => sum + each, 0);
 }
 
 /** Fat that no grind takes: what is loose beyond the wish, the hard fat, and what is picked with its lean. */
-function surplusFat(pools: Pools, { fatUsed, leanPicked }: GrindResult): number {
-  return Math.max(0, pools.looseFat + pools.attachedFat - fatUsed) + pools.hardFat + leanPicked;
+function surplusFat(pools: Pools, { fatUsed, leanPicked, discarded }: GrindResult): number {
+  return Math.max(0, pools.looseFat + pools.attachedFat - fatUsed) + pools.hardFat + leanPicked + discarded;
 }
 
 function grindPool(pools: Pools, grind: GrindResult, lines: readonly ForecastLine[]): Forecast['pool'] {
@@ -181,7 +223,7 @@ function totals(
   { unit }: Situation,
   lines: readonly ForecastLine[],
   { cold, takeHomeSpread }: { cold: Weight; takeHomeSpread: number },
-): Omit<Forecast, 'losses' | 'pool'> {
+): Omit<Forecast, 'losses' | 'pool' | 'scatter'> {
   const takeHome = sumWeights(lines.map((line) => line.packaged));
   const spread = Math.round(P90_DEVIATIONS * takeHomeSpread);
   return {

@@ -28,6 +28,8 @@ export type GrindResult = {
   readonly floorPct: number;
   readonly parts: readonly GrindPart[];
   readonly loss: number;
+  /** Trim that this shop throws away beside the reference; below zero where it grinds what others trim off. */
+  readonly discarded: number;
   /** Lost by the packed pounds to the air. */
   readonly airLoss: number;
 };
@@ -75,20 +77,25 @@ export type GrindBy = {
   readonly packShrinkShare?: number;
   /** What is left of what a line draws when it comes out of smoke or drying, as a share; 1 where nobody says. */
   readonly finished?: (line: GrindLine) => number;
+  /** What this shop grinds of a tub against the reference; 1 where nobody says. */
+  readonly ratio?: number;
 };
+
+/** Of the fat that the wish leaves over a shop may grind this part all the same, and not more. */
+const MOST_FAT_GROUND = 0.9;
 
 /**
  * Draws the grind from the trim: all the lean and the fat that hangs on it, then loose fat up to the wish and never
  * more than there is. Lines with a weight are filled first, in order; the line that takes the rest gets what is
  * left. Links lose more in the casing, what is smoked or dried loses there too. Nothing is lost: lean + fat used = parts +
- * cure + loss + air.
+ * cure + loss + air + discarded.
  *
  * @param by - the species' rules; the carcass' own lipid; what is lost from every packed pound
  */
 export function grindTrim(
   trim: Trim,
   order: GrindOrder,
-  { rules, lipid = rules.lipid, packShrinkShare = 0, finished = () => 1 }: GrindBy,
+  { rules, lipid = rules.lipid, packShrinkShare = 0, finished = () => 1, ratio = 1 }: GrindBy,
 ): GrindResult {
   const count = { fatBasis: rules.fatBasis, lipid };
   const { lean, looseFat, attachedFat } = trim;
@@ -97,7 +104,10 @@ export function grindTrim(
   const needed = fatNeeded(ground.lean, Math.min(99, separablePct(order.fatPct, count)));
   const fatUsed = ground.attachedFat + Math.min(looseFat, Math.max(0, needed - ground.attachedFat));
   const mixed = ground.lean + fatUsed;
-  const milled = mixed * (1 - rules.grinderLossShare);
+  const surplus = looseFat + attachedFat - fatUsed;
+  const discarded = Math.max(mixed * (1 - ratio), -surplus * MOST_FAT_GROUND);
+  const drawn = mixed - discarded;
+  const milled = drawn * (1 - rules.grinderLossShare);
   const { parts, left } = fillLines(milled, order.lines, { rules, packShrinkShare, finished });
   if (left > 0 && parts.length > 0) parts[parts.length - 1] = addTo(parts[parts.length - 1]!, left, finished);
   const full = parts.reduce((sum, part) => sum + part.packaged, 0);
@@ -108,7 +118,8 @@ export function grindTrim(
     fatPct: fatPctOf(ground.lean, fatUsed, count),
     floorPct: fatPctOf(lean, attachedFat, count),
     parts: parts.map((part) => ({ ...part, packaged: part.packaged * (1 - packShrinkShare) })),
-    loss: mixed - full - cured,
+    loss: drawn - full - cured,
+    discarded,
     airLoss: full * packShrinkShare,
   };
 }
@@ -160,7 +171,7 @@ type Finished = Required<GrindBy>['finished'];
 function fillLines(
   ground: number,
   lines: readonly GrindLine[],
-  { rules, packShrinkShare, finished }: Required<Omit<GrindBy, 'lipid'>>,
+  { rules, packShrinkShare, finished }: Required<Omit<GrindBy, 'lipid' | 'ratio'>>,
 ): { parts: GrindPart[]; left: number } {
   let left = ground;
   const drawn = new Map<GrindLine, number>();

@@ -1,5 +1,5 @@
 import { schoolById } from '../carcass/breaks';
-import type { CutExperience } from '../learning/experience';
+import type { Learnt } from '../learning/experience';
 import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { cureChosen, numberParam, weightParam } from '../sheet/params';
@@ -22,7 +22,7 @@ export type DraftLine = {
   readonly packaged: number;
   /** Standard deviation of what is packed. */
   readonly spread: number;
-  readonly experience: CutExperience;
+  readonly experience: Learnt;
   readonly pieces: number | null;
   readonly names: readonly NamedPieces[];
   /** On how many sides of the animal it is cut. */
@@ -48,7 +48,7 @@ export function draftLine(input: {
   holding: Holding;
   cut: CutYield;
   spread: number;
-  experience: CutExperience;
+  experience: Learnt;
 }): DraftLine {
   const { situation, block, holding, cut } = input;
   const { product, index } = holding.wish;
@@ -94,7 +94,7 @@ function acrossSides(product: Product, pieces: number | null): number | null {
 }
 
 /** The shop's word for a cut, else the school's, else the cut's own. */
-export function localName({ species, school }: Situation, cut: string): string {
+export function localName({ species, school }: Pick<Situation, 'species' | 'school'>, cut: string): string {
   const ofSchool = school === undefined ? undefined : schoolById(species, school).names[cut];
   return species.words?.[cut] ?? ofSchool ?? cut;
 }

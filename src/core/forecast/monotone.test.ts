@@ -1,3 +1,4 @@
+import { rollup } from 'd3-array';
 import fc from 'fast-check';
 import { cellsOf } from '../atlas/cells';
 import type { Weight } from '../quantity/weight';
@@ -39,14 +40,22 @@ const anyCarcass = anySituation.chain((situation) =>
 );
 
 /**
- * Cuts and grind that weigh more after than before, by more than rounding. Surplus fat is not meant: less lean draws
- * less of it into the grind.
+ * Decisions and grind that weigh more after than before, by more than rounding. Surplus fat is not meant: less lean draws
+ * less of it into the grind; nor are two forms of one decision, which part what is left anew.
  */
 function grown(before: Forecast, after: Forecast): string[] {
-  const was = new Map(before.lines.map((line) => [line.key, line.packaged]));
-  return after.lines
-    .filter((line) => line.kind !== 'kept' && line.packaged > (was.get(line.key) ?? 0) * 1.0001 + ROUNDING)
-    .map((line) => line.cut);
+  const was = packedByDecision(before);
+  return [...packedByDecision(after)]
+    .filter(([decision, packaged]) => packaged > (was.get(decision) ?? 0) * 1.0001 + ROUNDING)
+    .map(([decision]) => decision);
+}
+
+function packedByDecision({ lines }: Forecast): Map<string, number> {
+  return rollup(
+    lines.filter(({ kind }) => kind !== 'kept'),
+    (own) => own.reduce((sum, { packaged }) => sum + packaged, 0),
+    ({ decision }) => decision,
+  );
 }
 
 function withCondition(situation: Situation, change: Situation['condition']): Situation {

@@ -135,7 +135,7 @@ function isSameCut(a: Holder, b: Holder): boolean {
 }
 
 function cut({ situation, block, lengthScale, holding, uncertainty }: Holder): CutDone {
-  const experience = situation.experience?.[ownCutOf(holding)] ?? noExperience(uncertainty);
+  const experience = situation.experience?.cuts[ownCutOf(holding)] ?? noExperience(uncertainty);
   const yielded = withExperience(cutHolding(block, holding), experience);
   const gives = givesOf(block.cells, holding, yielded);
   const spread = cutSpread({ gives, cells: block.cells, packaged: yielded.packaged }, uncertainty);

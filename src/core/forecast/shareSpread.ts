@@ -4,13 +4,21 @@ import type { GrindRules, Uncertainty } from '../species/types';
 import type { GrindResult } from './grind';
 import type { GivenCut, Pools } from './pools';
 
-/** Standard deviations of the grind and of the whole take-home; weights in thousandths. */
-export type ShareSpread = { readonly grind: number; readonly takeHome: number };
+/** Standard deviations in thousandths: how single orders scatter, and how sure the usual of their cuts is. */
+export type Spread = { readonly scatter: number; readonly usual: number };
+
+/** How far the grind and the whole take-home may lie beside their forecast. */
+export type ShareSpread = {
+  readonly grind: Spread;
+  readonly takeHome: Spread;
+  /** What all lines of an animal have more or less together, as a share of each: a fat one gives less of everything. */
+  readonly together: number;
+};
 
 /**
  * How far the grind and the take-home may lie beside their forecast. The grind follows its trim, atom by atom and hand
- * by hand: what a hand leaves on a cut is missing in the tub. What a hand takes off a cut comes back as grind as far
- * as it is lean; the rest is lost to the boxes.
+ * by hand: what a hand leaves on a cut is missing in the tub, as far as the trim is lean. What it takes off comes back as
+ * grind as far as the cut is lean; the rest is lost to the boxes. How fat an animal is it says in all its lines at once.
  */
 export function shareSpread(input: {
   readonly cells: Cells;
@@ -21,8 +29,10 @@ export function shareSpread(input: {
   readonly uncertainty: Uncertainty;
   /** Thousandths. */
   readonly coldWeight: number;
+  /** Of each cut, in their order: how sure its usual is, as a share of it. */
+  readonly usualSd: readonly number[];
 }): ShareSpread {
-  const { cells, cuts, pools, grind, rules, uncertainty } = input;
+  const { cells, cuts, pools, grind, rules, uncertainty, usualSd } = input;
   const slopes = grindSlopes(pools, grind.fatUsed, 1 - rules.grinderLossShare);
   const toGrind = new Float64Array(cells.atoms.length);
   for (let atom = 0; atom < cells.atoms.length; atom += 1) {
@@ -32,20 +42,39 @@ export function shareSpread(input: {
       pools.tub.looseFat[atom]! * slopes.looseFat;
   }
   const toBoxes = toGrind.slice();
-  let [handGrind, handBoxes] = [0, 0];
-  for (const { cut, gives } of cuts) {
+  const hands = { grind: 0, boxes: 0, usualGrind: 0, usualBoxes: 0 };
+  const ground = grind.parts.reduce((sum, part) => sum + part.packaged, 0);
+  let boxes = ground;
+  cuts.forEach(({ cut, gives }, at) => {
     for (const [atom, gift] of gives) toBoxes[atom]! += gift;
-    const hand = uncertainty.cutCv * cut.packaged;
-    const returned = Math.min(1, cut.leanShare * slopes.lean);
-    handGrind += (hand * returned) ** 2;
-    handBoxes += (hand * (1 - returned)) ** 2;
-  }
+    boxes += cut.packaged;
+    // What a hand leaves on is lean as its trim is; what it takes off, as the cut is.
+    for (const lean of [cut.leanShare, leanOf(cut.trim)]) {
+      const returned = Math.min(1, lean * slopes.lean);
+      const [toTub, lost] = [(cut.packaged * returned) ** 2 / 2, (cut.packaged * (1 - returned)) ** 2 / 2];
+      hands.grind += uncertainty.cutCv ** 2 * toTub;
+      hands.boxes += uncertainty.cutCv ** 2 * lost;
+      hands.usualGrind += usualSd[at]! ** 2 * toTub;
+      hands.usualBoxes += usualSd[at]! ** 2 * lost;
+    }
+  });
+  const whole = uncertainty.sideSd * input.coldWeight;
+  const together = boxes > 0 ? whole / boxes : 0;
+  const ofAtoms = (gives: Float64Array) => atomSpreadOfAll(gives, cells.atomShare, uncertainty);
   return {
-    grind: Math.hypot(atomSpreadOfAll(toGrind, cells.atomShare, uncertainty), Math.sqrt(handGrind)),
-    takeHome: Math.hypot(
-      atomSpreadOfAll(toBoxes, cells.atomShare, uncertainty),
-      Math.sqrt(handBoxes),
-      uncertainty.sideSd * input.coldWeight,
-    ),
+    together,
+    grind: {
+      scatter: Math.hypot(ofAtoms(toGrind), Math.sqrt(hands.grind), together * ground),
+      usual: Math.sqrt(hands.usualGrind),
+    },
+    takeHome: {
+      scatter: Math.hypot(ofAtoms(toBoxes), Math.sqrt(hands.boxes), whole),
+      usual: Math.sqrt(hands.usualBoxes),
+    },
   };
+}
+
+/** Lean of what is trimmed off a cut, 0 to 1; what a hand leaves on is of it. */
+export function leanOf({ lean, fat }: { readonly lean: number; readonly fat: number }): number {
+  return lean + fat > 0 ? lean / (lean + fat) : 0;
 }

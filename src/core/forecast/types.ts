@@ -100,6 +100,8 @@ export type Forecast = {
   readonly takeHome: Weight;
   readonly takeHomeLow: Weight;
   readonly takeHomeHigh: Weight;
+  /** How single orders scatter by the reference, how sure their usual is left out: standard deviations, as shares. */
+  readonly scatter: { readonly grind: number; readonly takeHome: number };
   /** Packaged on cold weight, hundredths of a percent. */
   readonly yieldBp: number;
   readonly freezerCuFt: number;

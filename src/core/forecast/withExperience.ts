@@ -1,4 +1,4 @@
-import type { CutExperience } from '../learning/experience';
+import type { Learnt } from '../learning/experience';
 import type { CutYield, TissueWeights } from './cutting';
 
 /** A hand may leave this part of what the rules trim on the cut, and not more. */
@@ -8,7 +8,7 @@ const MOST_TRIM_LEFT_ON = 0.9;
  * A cut as this shop cuts it: what it packs less than the reference goes to the trim, in the tissues the cut is made
  * of; what it packs more stays on from the lean and fat that the rules would trim. Nothing is made or lost.
  */
-export function withExperience(cut: CutYield, { logRatio }: CutExperience): CutYield {
+export function withExperience(cut: CutYield, { logRatio }: Learnt): CutYield {
   if (logRatio === 0 || cut.packaged <= 0) return cut;
   const change = Math.exp(logRatio) - 1;
   return change < 0 ? trimmedMore(cut, -change) : trimmedLess(cut, change);

@@ -4,19 +4,34 @@ import type { ShrinkCurve, Species } from '../species/types';
 import type { Working } from '../working/working';
 
 /** What decides by which curve a carcass dries; whether it hangs covered is absent where nobody has said. */
-export type Drying = Pick<Condition, 'skinned' | 'thinCover'> & { readonly covered?: boolean };
+export type Drying = Pick<Condition, 'skinned' | 'thinCover'> & {
+  readonly covered?: boolean;
+  /** What this shop's sides lose against the table, as a natural logarithm, by how they hang; the table alone when absent. */
+  readonly learnt?: Readonly<Record<string, { readonly logRatio: number }>>;
+};
 
-/** The curve by which a carcass dries: its species' usual one, unless it was skinned, is thinly covered, or hangs otherwise. */
+/**
+ * The curve by which a carcass dries: its species' usual one, unless it was skinned, is thinly covered, or hangs
+ * otherwise; as fast as this shop's cooler has dried the like.
+ */
 export function shrinkCurveOf(
   { shrink }: Pick<Species, 'shrink'>,
-  { skinned, thinCover, covered }: Drying = {},
+  { skinned, thinCover, covered, learnt }: Drying = {},
 ): ShrinkCurve {
-  return (
-    (skinned && shrink.find((curve) => curve.skinned)) ||
-    (thinCover && shrink.find((curve) => curve.thinCover)) ||
-    shrink.find((curve) => covered !== undefined && curve.covered === covered) ||
-    shrink[0]!
-  );
+  const curve =
+    (skinned && shrink.find((each) => each.skinned)) ||
+    (thinCover && shrink.find((each) => each.thinCover)) ||
+    shrink.find((each) => covered !== undefined && each.covered === covered) ||
+    shrink[0]!;
+  const own = learnt?.[curve.covering];
+  if (!own) return curve;
+  const times = Math.exp(own.logRatio);
+  return {
+    ...curve,
+    firstDay: Math.min(1, curve.firstDay * times),
+    daysTwoToSeven: Math.min(1, curve.daysTwoToSeven * times),
+    later: Math.min(1, curve.later * times),
+  };
 }
 
 /**

@@ -1,18 +1,26 @@
 import type { Uncertainty } from '../species/types';
+import type { BoneState } from './boneState';
+import { sift, type Change, type Sifted } from './sift';
 
-/** One packed line of a finished order against its forecast. */
+/** One figure of a finished order against its forecast. */
 export type Outcome = {
-  /** The cut's own name. */
+  /** What it is of: a cut's own name, or another figure's. */
   readonly cut: string;
   /** What the reference forecast, without any experience, and what was packed; both above 0, any one unit. */
   readonly expected: number;
   readonly packed: number;
-  /** Relative standard deviation the forecast gave the line, its own usual beside the reference left out. */
+  /** Relative standard deviation the forecast gave it, its own usual beside the reference left out. */
   readonly relativeSd: number;
+  /** How much it says of the kind of animal that is asked about, 0 to 1; 1 when absent. */
+  readonly weight?: number;
+  /** When it was finished, to see whether the shop has changed its hand; any words that sort by time. */
+  readonly at?: string;
+  /** Whose it is, where it is held back. */
+  readonly source?: string;
 };
 
-/** What finished orders say of one cut. */
-export type CutExperience = {
+/** What finished orders say of one figure. */
+export type Learnt = {
   readonly orders: number;
   /** How much more or less of it this shop packs than the reference says, as a natural logarithm. */
   readonly logRatio: number;
@@ -24,28 +32,44 @@ export type CutExperience = {
   readonly evidence: number;
 };
 
-/** A shop's own figures for animals of one kind: by the cut's own name. */
-export type Experience = Readonly<Record<string, CutExperience>>;
+/** What a shop has learnt of its cuts, by the cut's own name. */
+export type LearntCuts = Readonly<Record<string, Learnt>>;
+
+/** A shop's own figures for animals of one kind; what is not there is the reference's. */
+export type Experience = {
+  readonly cuts: LearntCuts;
+  /** What the tub gives, beside what the cuts leave it. */
+  readonly grind?: Readonly<Partial<Record<BoneState, Learnt>>>;
+  /** How far the whole of an animal scatters; its level follows from cuts and grind. */
+  readonly takeHome?: Learnt;
+  /** What sides lose on the rail against the table, by how they hang. */
+  readonly shrink?: LearntCuts;
+};
 
 /** What holds before anything is finished. */
-export function noExperience({ priorSd }: Uncertainty): CutExperience {
+export function noExperience({ priorSd }: Uncertainty): Learnt {
   return { orders: 0, logRatio: 0, logRatioSd: priorSd, noiseScale: 1, evidence: 0 };
 }
 
 /** Orders that the reference's scatter counts for when a shop's own is estimated. */
 const REFERENCE_ORDERS_FOR_NOISE = 8;
 
-/** A single line further off than this many deviations is a mishap, not a habit, and counts as this far off. */
-const MISHAP_DEVIATIONS = 4;
+/** One figure of a shop: what is learnt, what of the orders was held back, and whether the hand has changed. */
+export type LearntFigure = Learnt & {
+  readonly cut: string;
+  readonly heldBack: readonly Outcome[];
+  readonly change: Change | null;
+};
 
 /**
- * Learns from finished orders, cut by cut. A shop's own ratio is drawn towards the reference: with the reference's
+ * Learns from finished orders, figure by figure. A shop's own ratio is drawn towards the reference: with the reference's
  * spread t and the scatter s of single orders, n orders weigh n / (n + s^2 / t^2). After few orders it helps a
- * little, after many the reference is overruled.
+ * little, after many the reference is overruled. What lies too far off is held back; where the shop has changed its
+ * hand, what was before counts little (`sift`).
  *
- * @param outcomes - of orders of the same species, breaks and bone state; the order of them does not matter
+ * @param outcomes - of animals of one species; the order of them does not matter
  */
-export function learn(outcomes: readonly Outcome[], uncertainty: Uncertainty): Experience {
+export function learnFigures(outcomes: readonly Outcome[], uncertainty: Uncertainty): LearntFigure[] {
   const byCut = new Map<string, Outcome[]>();
   for (const outcome of outcomes) {
     if (!(outcome.expected > 0 && outcome.packed > 0 && outcome.relativeSd > 0)) continue;
@@ -54,22 +78,40 @@ export function learn(outcomes: readonly Outcome[], uncertainty: Uncertainty): E
     else byCut.set(outcome.cut, [outcome]);
   }
   const cuts = [...byCut].sort(([a], [b]) => (a < b ? -1 : 1));
-  return Object.fromEntries(cuts.map(([cut, own]) => [cut, learnCut(own, uncertainty)]));
+  return cuts.flatMap(([cut, own]) => {
+    const { kept, heldBack, change } = sift(own, uncertainty);
+    return kept.length === 0 && heldBack.length === 0
+      ? []
+      : [{ cut, ...learnOne(kept, uncertainty), heldBack, change }];
+  });
 }
 
-function learnCut(outcomes: readonly Outcome[], { priorSd }: Uncertainty): CutExperience {
-  const orders = outcomes.length;
-  const expectedVariance = mean(outcomes.map((each) => each.relativeSd ** 2));
-  const most = MISHAP_DEVIATIONS * Math.hypot(priorSd, Math.sqrt(expectedVariance));
-  const logs = outcomes
-    .map((each) => Math.log(each.packed / each.expected))
-    .map((log) => Math.min(most, Math.max(-most, log)))
-    .sort((a, b) => a - b);
-  const middle = mean(logs);
-  const scatter = logs.reduce((sum, log) => sum + (log - middle) ** 2, 0);
+/** The same by name, of what is learnt alone. */
+export function learn(outcomes: readonly Outcome[], uncertainty: Uncertainty): LearntCuts {
+  return Object.fromEntries(
+    learnFigures(outcomes, uncertainty)
+      .filter(({ orders }) => orders > 0)
+      .map(({ cut, orders, logRatio, logRatioSd, noiseScale, evidence }) => [
+        cut,
+        { orders, logRatio, logRatioSd, noiseScale, evidence },
+      ]),
+  );
+}
+
+function learnOne(kept: Sifted['kept'], uncertainty: Uncertainty): Learnt {
+  const { priorSd } = uncertainty;
+  const orders = kept.length;
+  const weight = sum(kept.map((each) => each.weight));
+  if (orders === 0 || weight <= 0) return noExperience(uncertainty);
+  const mean = (of: (each: Sifted['kept'][number]) => number) =>
+    sum(kept.map((each) => each.weight * of(each))) / weight;
+  const expectedVariance = mean((each) => each.relativeSd ** 2);
+  const middle = mean((each) => each.log);
+  const scatter = weight * mean((each) => (each.log - middle) ** 2);
   const variance =
-    (REFERENCE_ORDERS_FOR_NOISE * expectedVariance + scatter) / (REFERENCE_ORDERS_FOR_NOISE + orders - 1);
-  const evidence = orders / (orders + variance / priorSd ** 2);
+    (REFERENCE_ORDERS_FOR_NOISE * expectedVariance + scatter) /
+    (REFERENCE_ORDERS_FOR_NOISE + Math.max(0, weight - 1));
+  const evidence = weight / (weight + variance / priorSd ** 2);
   return {
     orders,
     logRatio: evidence * middle,
@@ -79,6 +121,7 @@ function learnCut(outcomes: readonly Outcome[], { priorSd }: Uncertainty): CutEx
   };
 }
 
-function mean(numbers: readonly number[]): number {
-  return numbers.reduce((sum, each) => sum + each, 0) / numbers.length;
+/** Summed smallest first, so that the order of what is summed does not show. */
+function sum(numbers: readonly number[]): number {
+  return [...numbers].sort((a, b) => a - b).reduce((total, each) => total + each, 0);
 }

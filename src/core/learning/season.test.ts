@@ -1,94 +1,38 @@
 import fc from 'fast-check';
-import { forecast } from '../forecast/forecast';
-import type { ForecastLine } from '../forecast/types';
-import { weight, type Weight } from '../quantity/weight';
 import { normalsFrom } from '../ranges/normals';
-import { houseSheet } from '../sheet/houseSheet';
-import type { Situation } from '../sheet/situation';
 import { speciesById } from '../tests/catalogue';
-import { learn, noExperience, type Outcome } from './experience';
+import { learn, learnFigures, noExperience, type Outcome } from './experience';
+import { seasonFigures } from './seasonFigures';
 
-const RUNS = 12;
-const ORDERS = 60;
+const SHOPS = { shops: 80, asked: 6 } as const;
 
-type Step = { readonly line: ForecastLine; readonly packed: number };
+describe.each([['beef'], ['hog'], ['lamb']])('simulated seasons of %s', (id) => {
+  const after = [0, 10, 30, 200];
+  const species = speciesById(id);
+  const usual = seasonFigures(species, { ...SHOPS, after, seed: 1000 });
+  const apart = seasonFigures(species, { ...SHOPS, after: [0, 30], seed: 3000, differs: 0.12 });
 
-/**
- * A season of a shop whose hand differs from the reference, cut by cut, by a ratio nobody knows. Animals differ in
- * weight, and every order's cuts scatter as the species' figures say. Each order is forecast by what is known before it.
- */
-function season(speciesId: string, seed: number, wilder = 1): Step[][] {
-  const species = speciesById(speciesId);
-  const normal = normalsFrom(seed);
-  const situation: Situation = { species, unit: 'lb', sides: 1, addOns: [], tools: ['band-saw'] };
-  const sheet = houseSheet(situation);
-  const truth = new Map<string, number>();
-  const outcomes: Outcome[] = [];
-  return Array.from({ length: ORDERS }, () => {
-    const lb = species.atlas.reference.sideLb * (1 + 0.08 * normal());
-    const cold: Weight[] = [weight(lb)];
-    const experience = learn(outcomes, species.uncertainty);
-    const lines = forecast({ ...situation, experience }, sheet, cold).lines;
-    const reference = forecast(situation, sheet, cold).lines;
-    return reference.flatMap((plain) => {
-      if (plain.kind !== 'cut') return [];
-      const line = lines.find((each) => each.key === plain.key)!;
-      if (!truth.has(plain.ownCut)) {
-        truth.set(plain.ownCut, Math.exp(species.uncertainty.priorSd * normal()));
-      }
-      const scatter = Math.sqrt(Math.max(0, plain.relativeSd ** 2 - species.uncertainty.priorSd ** 2));
-      const packed = plain.packaged * truth.get(plain.ownCut)! * Math.exp(wilder * scatter * normal());
-      outcomes.push({ cut: plain.ownCut, expected: plain.packaged, packed, relativeSd: scatter });
-      return [{ line, packed }];
-    });
-  });
-}
-
-function coverage(steps: readonly Step[]): number {
-  const inside = steps.filter(({ line, packed }) => packed >= line.low && packed <= line.high);
-  return inside.length / steps.length;
-}
-
-function meanError(steps: readonly Step[]): number {
-  const errors = steps.map(({ line, packed }) => Math.abs(line.packaged / packed - 1));
-  return errors.reduce((sum, each) => sum + each, 0) / errors.length;
-}
-
-describe.each(['beef', 'hog', 'lamb'])('a simulated season of %s', (species) => {
-  const seasons = Array.from({ length: RUNS }, (_, run) => season(species, 1000 + run));
-  const orders = (from: number, to: number) => seasons.flatMap((steps) => steps.slice(from, to).flat());
-
-  it('has four in five outcomes inside the ranges, early and late', () => {
-    for (const steps of [orders(0, 5), orders(5, 20), orders(20, ORDERS), orders(0, ORDERS)]) {
-      expect(coverage(steps)).toBeGreaterThan(0.75);
-      expect(coverage(steps)).toBeLessThan(0.85);
+  it('have four in five outcomes inside the ranges of cuts, early and late, and about as many take-homes', () => {
+    for (const { cuts, takeHome } of usual) {
+      expect(Math.abs(cuts - 0.8)).toBeLessThan(0.05);
+      // One figure a share, and all shares of a shop err together.
+      expect(Math.abs(takeHome - 0.8)).toBeLessThan(0.08);
     }
   });
 
-  it('is forecast better the more orders are finished', () => {
-    const [first, early, late] = [orders(0, 1), orders(4, 12), orders(30, ORDERS)].map(meanError);
-    expect(early!).toBeLessThan(first!);
-    expect(late!).toBeLessThan(early!);
-  });
-
-  it('narrows its ranges and says how much its own orders count', () => {
-    const [before] = seasons[0]![0]!;
-    const after = seasons[0]!.at(-1)!.find(({ line }) => line.key === before!.line.key)!;
-    expect(before!.line.evidence).toBe(0);
-    expect(after.line.evidence).toBeGreaterThan(0.8);
-    expect(after.line.relativeSd).toBeLessThan(before!.line.relativeSd);
+  it('know a shop that differs from the reference at least twice as well after thirty orders', () => {
+    const [none, thirty] = apart;
+    expect(thirty!.usualError).toBeLessThan(0.5 * none!.usualError);
+    expect(thirty!.error).toBeLessThan(none!.error);
   });
 });
 
 describe('a shop whose hands scatter half as much again', () => {
   it('has its ranges right once it has finished some orders', () => {
-    const late = Array.from({ length: RUNS }, (_, run) =>
-      season('hog', 2000 + run, 1.5)
-        .slice(25)
-        .flat(),
-    ).flat();
-    expect(coverage(late)).toBeGreaterThan(0.75);
-    expect(coverage(late)).toBeLessThan(0.85);
+    const [late] = seasonFigures(speciesById('hog'), {
+      ...{ ...SHOPS, after: [40], seed: 2000, wilder: 1.5 },
+    });
+    expect(Math.abs(late!.cuts - 0.8)).toBeLessThan(0.05);
   });
 });
 
@@ -113,11 +57,39 @@ describe('learning', () => {
     expect(many.logRatioSd).toBeLessThan(one.logRatioSd);
   });
 
-  it('knows nothing from nothing, and cannot be led astray by one mishap', () => {
+  it('knows nothing from nothing, and holds back a mishap', () => {
     expect(learn([], uncertainty)).toEqual({});
     expect(noExperience(uncertainty)).toMatchObject({ orders: 0, logRatio: 0, evidence: 0 });
     const usual = Array.from({ length: 20 }, () => outcome(10));
-    expect(Math.abs(learn([...usual, outcome(90)], uncertainty).chops!.logRatio)).toBeLessThan(0.02);
+    const mishap = { ...outcome(90), source: 'a slip' };
+    expect(learn([...usual, mishap], uncertainty)).toEqual(learn(usual, uncertainty));
+    expect(learnFigures([...usual, mishap], uncertainty)[0]!.heldBack).toEqual([mishap]);
+  });
+
+  it('counts an order of another kind for less', () => {
+    const own = Array.from({ length: 4 }, () => outcome(11));
+    const other = own.map((each) => ({ ...each, weight: 0.25 }));
+    const [full, quarter] = [own, other].map((each) => learn(each, uncertainty).chops!);
+    expect(quarter!.logRatio).toBeGreaterThan(0);
+    expect(quarter!.logRatio).toBeLessThan(full!.logRatio);
+    expect(quarter!.logRatioSd).toBeGreaterThan(full!.logRatioSd);
+  });
+
+  it('notices that a shop has changed its hand, and follows it', () => {
+    const normal = normalsFrom(5);
+    const months = (from: number, mean: number) =>
+      Array.from({ length: 20 }, (_, i) => ({
+        ...outcome(mean * Math.exp(0.03 * normal())),
+        at: `2026-${String(from + Math.floor(i / 5)).padStart(2, '0')}-${String(1 + (i % 5)).padStart(2, '0')}`,
+      }));
+    const steady = [...months(1, 10), ...months(5, 10)];
+    expect(learnFigures(steady, uncertainty)[0]!.change).toBeNull();
+    const changed = [...months(1, 10), ...months(5, 11)];
+    const [figure] = learnFigures(changed, uncertainty);
+    expect(figure!.change).toMatchObject({ since: expect.stringMatching(/^2026-05/) });
+    expect(figure!.change!.pct).toBeGreaterThan(7);
+    expect(figure!.change!.pct).toBeLessThan(13);
+    expect(figure!.logRatio).toBeGreaterThan(Math.log(1.1) * 0.75);
   });
 
   it('is the same whatever the order of the orders', () => {
@@ -127,8 +99,9 @@ describe('learning', () => {
         expected: fc.double({ min: 0.5, max: 50, noNaN: true }),
         packed: fc.double({ min: 0.5, max: 50, noNaN: true }),
         relativeSd: fc.double({ min: 0.01, max: 0.2, noNaN: true }),
+        at: fc.constantFrom('2026-01-01', '2026-02-01', '2026-03-01'),
       }),
-      { minLength: 1, maxLength: 30 },
+      { minLength: 1, maxLength: 60 },
     );
     fc.assert(
       fc.property(any, (outcomes) => {

@@ -2,8 +2,8 @@ import Joi from 'joi';
 import { breakPlan } from '../carcass/breaks';
 import { forecast } from '../forecast/forecast';
 import type { Forecast } from '../forecast/types';
-import { BONE_STATES, boneShareOf, boneStateOf, type BoneState } from '../learning/boneState';
-import { learn, type Experience, type Outcome } from '../learning/experience';
+import { BONE_STATES, boneStateOf, type BoneState } from '../learning/boneState';
+import { learn, type Experience, type LearntCuts, type Outcome } from '../learning/experience';
 import { failure, success, type Result } from '../quantity/result';
 import { inUnits, sumWeights } from '../quantity/weight';
 import { checkShape } from '../shape/checkShape';
@@ -32,7 +32,7 @@ export type LearntGroup = {
   readonly breaks: Readonly<Record<string, string>>;
   readonly boneState: BoneState;
   readonly orders: number;
-  readonly cuts: Experience;
+  readonly cuts: LearntCuts;
 };
 
 /** The open experience file: a shop's own figures. */
@@ -145,7 +145,7 @@ export function learnSeason(raw: unknown, shop: ReadingShop): Result<ExperienceD
 }
 
 /** As an experience file has it: more digits than anybody could measure are noise to its reader. */
-function written(learnt: Experience): Experience {
+function written(learnt: LearntCuts): LearntCuts {
   const round = (value: number) => Math.round(value * 1e6) / 1e6;
   return Object.fromEntries(
     Object.entries(learnt).map(([cut, { orders, logRatio, logRatioSd, noiseScale, evidence }]) => [
@@ -247,7 +247,7 @@ function groupOf(situation: Situation, expected: Forecast): Group {
   return {
     species: species.id,
     breaks: breakPlan(species, school, breaks),
-    boneState: boneStateOf(expected, boneShareOf(species)),
+    boneState: boneStateOf(species, expected),
   };
 }
 
@@ -258,5 +258,6 @@ export function experienceFor(
   { groups }: ExperienceDocument,
 ): Experience | undefined {
   const key = groupKey(groupOf(situation, expected));
-  return groups.find((group) => groupKey(group) === key)?.cuts;
+  const own = groups.find((group) => groupKey(group) === key);
+  return own && { cuts: own.cuts };
 }

@@ -25,11 +25,15 @@ export function netOf(ticket: Pick<SideWeight, 'gross' | 'tare'>): Weight {
 }
 
 /** What decides how a side dries: what it is, and whether it was covered or bared. How long it will hang is not known yet. */
-export function dryingOf({ condition }: Situation, { onRail }: Pick<HungSide, 'onRail'>): Drying {
+export function dryingOf(
+  { condition, experience }: Pick<Situation, 'condition' | 'experience'>,
+  { onRail }: Pick<HungSide, 'onRail'>,
+): Drying {
   return {
     ...(condition?.skinned ? { skinned: true } : {}),
     ...(condition?.thinCover ? { thinCover: true } : {}),
     ...(onRail.covered === null ? {} : { covered: onRail.covered }),
+    ...(experience?.shrink ? { learnt: experience.shrink } : {}),
   };
 }
 

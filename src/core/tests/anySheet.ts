@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { BreakPlan } from '../carcass/breaks';
 import type { Condition, Part } from '../carcass/condition';
+import { BONE_STATES } from '../learning/boneState';
 import type { Experience } from '../learning/experience';
 import { convertUnits, weight, type Weight } from '../quantity/weight';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
@@ -53,7 +54,14 @@ export function anyExperience(species: Species): fc.Arbitrary<Experience> {
     noiseScale: fc.double({ min: 0.5, max: 2, noNaN: true }),
     evidence: fc.double({ min: 0.01, max: 0.99, noNaN: true }),
   });
-  return fc.dictionary(fc.constantFrom(...cuts), one, { maxKeys: 4 });
+  return fc.record(
+    {
+      cuts: fc.dictionary(fc.constantFrom(...cuts), one, { maxKeys: 4 }),
+      grind: fc.dictionary(fc.constantFrom(...BONE_STATES), one, { maxKeys: 3 }),
+      takeHome: one,
+    },
+    { requiredKeys: ['cuts'] },
+  );
 }
 
 /** A place for some of the breaks. */

@@ -1,4 +1,4 @@
-import { boneShareOf, boneStateOf, type BoneState } from '../learning/boneState';
+import { boneStateOf, type BoneState } from '../learning/boneState';
 import { cutName, partName } from '../order/naming';
 import type { ShareFile } from '../order/shareFile';
 import type { Reconciliation } from '../reconcile/reconcile';
@@ -87,7 +87,7 @@ export function yieldRowOf(file: ShareFile, closedAt: Date, cutterId: string): Y
     species: situation.species.id,
     type: situation.condition?.type ?? '',
     school: situation.school ?? situation.species.usual?.school ?? '',
-    boneState: boneStateOf(expected, boneShareOf(situation.species)),
+    boneState: boneStateOf(situation.species, expected),
     closedOn: dayIn(shop.zone, closedAt),
     cutterId,
     daysHung: daysHung(file, closedAt),

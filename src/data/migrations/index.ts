@@ -30,6 +30,7 @@ import * as remadePlans from './028-remade-plans';
 import * as hands from './029-hands';
 import * as quarters from './030-quarters';
 import * as yields from './031-yields';
+import * as lessons from './032-lessons';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -66,6 +67,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['029-hands', hands],
   ['030-quarters', quarters],
   ['031-yields', yields],
+  ['032-lessons', lessons],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -12,11 +12,13 @@ import type {
   Weighing,
   WeighingVoid,
 } from '@/core/order/work';
+import type { LessonRow } from '@/core/learning/lessons';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import { animalRow, shareRow } from '../book';
 import type { Database } from '../database';
 import type { Entry } from '../ledger';
 import type { LabelJob } from '../wrap';
+import { writeLessons } from '../learning';
 import { writeYields } from '../yields';
 
 /** A weight transaction as it is written: its head and what it moves. */
@@ -44,6 +46,7 @@ export type History = {
   readonly pickUps: readonly PickUp[];
   readonly stages: readonly StageRow[];
   readonly yields: readonly YieldRow[];
+  readonly lessons: readonly LessonRow[];
 };
 
 /** Rows of one statement: SQLite takes some thirty thousand values at once. */
@@ -110,6 +113,7 @@ export async function writeHistory(db: Database, history: History): Promise<void
   await insertAll(db, 'payments', history.payments);
   await insertAll(db, 'pickUps', history.pickUps);
   await writeYields(db, history.yields);
+  await writeLessons(db, history.lessons);
   await insertAll(db, 'shareStages', history.stages);
   await insertAll(
     db,

@@ -11,6 +11,7 @@ export {
   liveSharesOfFarm,
   sharesAt,
   sharesOfOtherFarms,
+  sharesBeforeTheBlock,
   sharesWithoutSheet,
   stageCounts,
   stageRowsOf,

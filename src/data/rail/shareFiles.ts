@@ -18,6 +18,7 @@ import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
 import { deepTemperaturesOf, foundOnSides, quartersOfSides, railEventsOf, ticketsOfSides } from '../hang';
+import { experiencesOf, type Experiences } from '../learning';
 import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
 import { allotmentsOf, closingsOf, paymentsOf, pickUpsOf } from '../settle';
@@ -66,6 +67,11 @@ export async function readShareFiles(
   const cancellations = await cancellationsOf(db, shareIds);
   const held = await heldByShare(db, leadIds, weighings);
   // A sheet stands on what held when it was begun; where there is none yet, today's holds.
+  const experienceOf = await experiencesOf(
+    db,
+    setUps,
+    [...booked.animals.values()].map(({ species }) => species),
+  );
   const begun = new Map<number, ShopSetUp>();
   for (const share of booked.shares) {
     if (sheets.has(share.id)) begun.set(share.setUpNumber, await setUps.at(db, share.setUpNumber));
@@ -93,7 +99,10 @@ export async function readShareFiles(
         siblings: siblings.get(animal.id)!.filter((each) => !each.cancelled || each.id === share.id),
         sides,
         otherSides: hung.filter((each) => !isOwn(each)),
-        situation: situationOf(setUp, { shop, animal, sides, part: share.part }),
+        situation: withExperience(
+          situationOf(setUp, { shop, animal, sides, part: share.part }),
+          experienceOf,
+        ),
         together: share.cancelled ? [share] : cutTogether(share, siblings.get(animal.id)!),
         allotted: allotments.get(share.id),
         sheet: sheets.get(leadId),
@@ -208,6 +217,11 @@ function situationOf(
     known: knownOf(shop, animal, sides),
     ...carcassOfSides(species, { shop, animal, sides }),
   };
+}
+
+function withExperience(situation: Situation, experienceOf: Experiences): Situation {
+  const experience = experienceOf(situation);
+  return experience ? { ...situation, experience } : situation;
 }
 
 /** The month of the kill, and the mean weight of the sides that were weighed. */

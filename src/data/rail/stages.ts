@@ -161,3 +161,13 @@ export async function sharesWithoutSheet(db: Database): Promise<ShareId[]> {
     .orderBy('number')
     .pluck('shareId');
 }
+
+/** Shares of a species that are not on the block yet: their plans follow what the shop learns. */
+export async function sharesBeforeTheBlock(db: Database, species: string): Promise<ShareId[]> {
+  return db('shareStages')
+    .where({ onBlock: false })
+    .whereNotIn('stage', ENDED)
+    .whereIn('animalId', db('animals').where({ species }).select('id'))
+    .orderBy('number')
+    .pluck('shareId');
+}

@@ -1,6 +1,7 @@
 import type { ShareId } from '@/core/order/animal';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import type { Database } from '../database';
+import { LESSONS_VERSION } from '../learning';
 
 /** How rows are worked out; another number makes all of them anew at the next start. */
 export const YIELDS_VERSION = 1;
@@ -42,9 +43,12 @@ export async function allYieldRows(db: Database): Promise<YieldRow[]> {
   return rows.map(({ row }) => JSON.parse(row));
 }
 
-/** Closed shares whose row is missing, or was worked out another way; of those that are cut as one the first. */
+/** Closed shares whose row or lessons are missing, or were worked out another way; of those cut as one the first. */
 export async function closedWithoutYield(db: Database): Promise<ShareId[]> {
-  const known = db('yields').where({ version: YIELDS_VERSION }).select('shareId');
+  const known = db('yields')
+    .where({ version: YIELDS_VERSION })
+    .whereIn('shareId', db('lessons').where({ version: LESSONS_VERSION }).select('shareId'))
+    .select('shareId');
   const rows: { shareId: ShareId }[] = await db('closings')
     .whereNotIn('shareId', known)
     .whereIn('shareId', db('blockStarts').select('shareId'))

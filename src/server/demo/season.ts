@@ -1,3 +1,4 @@
+import { lessonRowOf } from '@/core/learning/lessonRow';
 import { yieldRowOf } from '@/core/yields/yieldRow';
 import { onRailAfter } from '@/core/order/onRail';
 import { group } from 'd3-array';
@@ -265,6 +266,7 @@ class Season {
       payments: files.flatMap((file) => file.payments),
       pickUps: files.map((file) => file.pickUp!),
       stages: files.map(stageRowOf),
+      lessons: files.map((file) => lessonRowOf(file, new Date(file.closing!.at), [])),
       yields: files.map((file) => yieldRowOf(file, new Date(file.closing!.at), file.start!.actorId)),
     };
   }

@@ -292,6 +292,8 @@ describe('whatever is asked', () => {
       statementView: { shareId },
       yieldsView: { species: 'hog' },
       yieldsFileView: { species: 'hog' },
+      learningView: { species: 'hog' },
+      leaveOut: { clientId: randomUUID(), shareId, leftOut: true, reason: 'The scale was off' },
       reportView: { year: 2026 },
       householdStatementView: { shareId },
       sendSheet: { clientId: randomUUID(), shareId, version: 1 },

@@ -39,9 +39,14 @@ export class ShareFiles {
     else this.kept.delete(shareId);
   }
 
+  /** What the shop has learnt changes how all of them are forecast. */
+  forgetShares(): void {
+    this.kept.clear();
+  }
+
   /** A transaction was rolled back: what was read in it may never have been. */
   forgetAll(): void {
-    this.kept.clear();
+    this.forgetShares();
     this.setUps.forget();
   }
 }

@@ -14,8 +14,11 @@ export async function prepareShop(db: Database, setUps: SetUps): Promise<void> {
   await migrate(db);
   const frozen = await freezeOldPlans(db, setUps);
   if (frozen > 0) log().info({ frozen }, 'plans of an older version frozen');
-  const { shares, staged } = await countRows(db);
-  if (shares !== staged) log().info({ shares: await restageAll(db, setUps) }, 'stages worked out anew');
+  // What finished shares taught is in the forecasts that the stages of the others stand on.
   const yields = await completeYields(db, setUps);
   if (yields > 0) log().info({ shares: yields }, 'yields worked out');
+  const { shares, staged } = await countRows(db);
+  if (shares !== staged || yields > 0) {
+    log().info({ shares: await restageAll(db, setUps) }, 'stages worked out anew');
+  }
 }

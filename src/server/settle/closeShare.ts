@@ -10,11 +10,11 @@ import { instant } from '@/core/time/shopTime';
 import { writeTransaction } from '@/data/ledger';
 import { writeAllotments, writeClosing } from '@/data/settle';
 import { readShareFile } from '@/data/rail';
-import { writeYields } from '@/data/yields';
-import { yieldOf } from '../yields';
+import { writeFinished } from '../yields';
 import { allot } from './allot';
 import { isOwner } from '../house/actor';
 import { clientId, id, words } from '../house/fields';
+import { relearn } from '../learning/relearn';
 import { refuse, type Refusal } from '../house/reasons';
 import { cutFileOf, fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
@@ -48,7 +48,8 @@ export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
       await writeClosing(house.db, { ...closing, bill: finalBill(each), note, ...by });
     }
     const after = await readShareFile(house.db, house.setUps, shareId);
-    await writeYields(house.db, [await yieldOf(house.db, after!, house.now)]);
+    await writeFinished(house.db, after!, house.now);
+    await relearn(house, file.animal.species);
     touchCut(house, file);
     return success({ shareId });
   },

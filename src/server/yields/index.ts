@@ -2,7 +2,7 @@ import { reportView } from './reportView';
 import { yieldsFileView } from './yieldsFileView';
 import { yieldsView } from './yieldsView';
 
-export { completeYields, yieldOf } from './yieldsOfShares';
+export { completeYields, writeFinished } from './yieldsOfShares';
 export type { ReportView } from './reportView';
 export type { CutFigures, Stroke, Why, YieldsView } from './yieldsView';
 

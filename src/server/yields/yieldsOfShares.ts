@@ -3,20 +3,45 @@ import { handsOf } from '@/core/block/hand';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import { yieldRowOf, type YieldRow } from '@/core/yields/yieldRow';
+import { lessonRowOf } from '@/core/learning/lessonRow';
+import type { LessonRow } from '@/core/learning/lessons';
 import { handWorkOf, stepMarksOf } from '@/data/block';
 import type { Database } from '@/data/database';
+import { writeLessons } from '@/data/learning';
 import { readShareFile } from '@/data/rail';
 import type { SetUps } from '@/data/setUp';
 import { closedWithoutYield, writeYields } from '@/data/yields';
 import { log } from '../house/log';
 
-/** What a share gave, as its file is closed, with who cut it. */
-export async function yieldOf(db: Database, file: ShareFile, closedAt: Date): Promise<YieldRow> {
+/** What a finished share gave, and what it taught. */
+type Finished = { readonly row: YieldRow; readonly lessons: LessonRow };
+
+async function finishedOf(db: Database, file: ShareFile, closedAt: Date): Promise<Finished> {
   const leadId = file.together[0]!.id;
   const [said, marks] = [await handWorkOf(db, leadId), await stepMarksOf(db, leadId)];
   const hands = said.length + marks.length === 0 ? [] : handsOf(file);
   const cutters = hands.flatMap((hand) => whoDid(said, marks, hand.id).get('cut') ?? []);
-  return yieldRowOf(file, closedAt, cutters[0] ?? '');
+  const steps = marks.map(({ at }) => new Date(at));
+  return {
+    row: yieldRowOf(file, closedAt, cutters[0] ?? ''),
+    lessons: lessonRowOf(file, closedAt, steps),
+  };
+}
+
+async function write(db: Database, finished: readonly Finished[]): Promise<void> {
+  await writeYields(
+    db,
+    finished.map(({ row }) => row),
+  );
+  await writeLessons(
+    db,
+    finished.map(({ lessons }) => lessons),
+  );
+}
+
+/** Writes what a share gave and what it taught, as its file is closed. */
+export async function writeFinished(db: Database, file: ShareFile, closedAt: Date): Promise<void> {
+  await write(db, [await finishedOf(db, file, closedAt)]);
 }
 
 /** Shares that are worked out between two commits. */
@@ -27,21 +52,21 @@ export async function completeYields(db: Database, setUps: SetUps): Promise<numb
   const missing = await closedWithoutYield(db);
   let done = 0;
   for (let start = 0; start < missing.length; start += AT_A_TIME) {
-    const rows: YieldRow[] = [];
+    const rows: Finished[] = [];
     for (const shareId of missing.slice(start, start + AT_A_TIME)) {
-      const row = await freshYield(db, setUps, shareId);
+      const row = await freshly(db, setUps, shareId);
       if (row) rows.push(row);
     }
-    await writeYields(db, rows);
+    await write(db, rows);
     done += rows.length;
   }
   return done;
 }
 
-async function freshYield(db: Database, setUps: SetUps, shareId: ShareId): Promise<YieldRow | undefined> {
+async function freshly(db: Database, setUps: SetUps, shareId: ShareId): Promise<Finished | undefined> {
   try {
     const file = await readShareFile(db, setUps, shareId);
-    return file?.closing && (await yieldOf(db, file, new Date(file.closing.at)));
+    return file?.closing && (await finishedOf(db, file, new Date(file.closing.at)));
   } catch (error) {
     log().error({ error, shareId }, 'what a share gave cannot be worked out');
     return undefined;

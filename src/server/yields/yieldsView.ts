@@ -22,8 +22,10 @@ import { slopeOf, type Slope } from '@/core/yields/slope';
 import { spreadOf, type Spread } from '@/core/yields/spread';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import { inUnits, type WeighingUnit } from '@/core/quantity/weight';
+import { choicesOfLearning } from '@/data/learning';
 import { readShop } from '@/data/setUp';
 import { speciesOfYield, yieldRows } from '@/data/yields';
+import { isOwner } from '../house/actor';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE } from '../house/useCase';
 
@@ -81,6 +83,9 @@ export type Why = {
   readonly tag: string;
   readonly farm: string;
   readonly closedOn: string;
+  /** Whether the shop learns from it, and whether the actor may say so. */
+  readonly isLeftOut: boolean;
+  readonly mayLeaveOut: boolean;
   /** How many are like it. */
   readonly likes: number;
   /** Null where there are too few of them, or it has no hot weight. */
@@ -146,7 +151,11 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       fatnessWords: `${species.shifts.fatness.unit} of ${species.shifts.fatness.label}`,
       forecasts: forecastsOf(own),
       limits: limitsOf(house.setUp.rules),
-      why: whyOf(rows, shareId, species),
+      why: whyOf(rows, shareId, {
+        species,
+        isLeftOut: (await choicesOfLearning(house.db)).get(shareId)?.leftOut ?? false,
+        mayLeaveOut: isOwner(house.actor),
+      }),
       cuts: cutsOf(own),
     });
   },
@@ -210,7 +219,13 @@ function limitsOf({ unaccounted }: Pick<HouseRules, 'unaccounted'>): YieldsView[
   return { askPct: unaccounted.askBp / 100, investigatePct: unaccounted.investigateBp / 100 };
 }
 
-function whyOf(rows: readonly YieldRow[], shareId: string, species: Species): Why | null {
+type AskedWhy = Pick<Why, 'isLeftOut' | 'mayLeaveOut'> & { readonly species: Species };
+
+function whyOf(
+  rows: readonly YieldRow[],
+  shareId: string,
+  { species, ...learning }: AskedWhy,
+): Why | null {
   const row = rows.find((each) => each.shareId === shareId);
   if (!row) return null;
   const likes = likesOf(row, rows);
@@ -218,6 +233,7 @@ function whyOf(rows: readonly YieldRow[], shareId: string, species: Species): Wh
   const { name, tag, farm, closedOn } = row;
   return {
     ...{ shareId, name, tag, farm, closedOn },
+    ...learning,
     likes: likes.length,
     against: found && { ...found, reasons: inWords(found, { row, likes, species }) },
     theirs: likes.map((each) => partOf(each, 'packed-hot')!),

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { counted } from '@/core/quantity/counted';
 import { FEWEST_LIKES } from '@/core/yields/likes';
 import type { Why, YieldsView } from '@/server/yields';
+import { LeaveOut } from './LeaveOut';
 import styles from './Why.module.css';
 
 /** Why one share gave more or less than its likes: each reason pushes it aside by its points, and the sum is written out. */
@@ -28,6 +29,7 @@ export function WhyThisOne({ view, onAsk }: { view: YieldsView; onAsk: (shareId:
         }))}
       />
       {why && (why.against ? <Plumb why={why} /> : <TooFew why={why} />)}
+      {why?.mayLeaveOut && <LeaveOut key={why.shareId} shareId={why.shareId} isLeftOut={why.isLeftOut} />}
     </div>
   );
 }

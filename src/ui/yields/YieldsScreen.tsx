@@ -49,6 +49,7 @@ export function YieldsScreen({ view }: { view: YieldsView }) {
           <Button href={addressOf(filter).replace('/yields', '/api/yields')} download>
             CSV
           </Button>
+          <Button href={`/yields/learnt?species=${filter.species}`}>What is learnt</Button>
           <Button href="/yields/report">The year</Button>
           <Button onClick={copy}>
             {copied ? 'Copied' : 'Link'} <kbd>L</kbd>

@@ -1,0 +1,45 @@
+import type { Experience } from '@/core/learning/experience';
+import { kindKey, kindOf, learnExperience } from '@/core/learning/kinds';
+import type { LessonRow } from '@/core/learning/lessons';
+import type { Situation } from '@/core/sheet/situation';
+import type { Database } from '../database';
+import type { SetUps } from '../setUp';
+import { learningMark, learntRows } from './lessons';
+
+/** What is known of one species, as of a mark of its lessons. */
+type Known = {
+  readonly mark: string;
+  readonly rows: readonly LessonRow[];
+  /** By kind. */
+  readonly experiences: Map<string, Experience>;
+};
+
+/** Learnt once for each kind of animal, and kept until another share teaches. */
+const known = new WeakMap<SetUps, Map<string, Known>>();
+
+/** What the shop has learnt of animals like one; undefined where it has finished none of the species. */
+export type Experiences = (situation: Situation) => Experience | undefined;
+
+/** The shop's own figures for these species, as its lessons stand. */
+export async function experiencesOf(
+  db: Database,
+  setUps: SetUps,
+  species: readonly string[],
+): Promise<Experiences> {
+  const bySpecies = known.get(setUps) ?? new Map<string, Known>();
+  known.set(setUps, bySpecies);
+  for (const id of new Set(species)) {
+    const mark = await learningMark(db, id);
+    if (bySpecies.get(id)?.mark === mark) continue;
+    bySpecies.set(id, { mark, rows: await learntRows(db, id), experiences: new Map() });
+  }
+  return (situation) => {
+    const of = bySpecies.get(situation.species.id);
+    if (!of || of.rows.length === 0) return undefined;
+    const kind = kindOf(situation);
+    const key = kindKey(kind);
+    const learnt = of.experiences.get(key) ?? learnExperience(of.rows, kind, situation.species.uncertainty);
+    of.experiences.set(key, learnt);
+    return learnt;
+  };
+}

@@ -1,0 +1,9 @@
+export { experiencesOf, type Experiences } from './experiences';
+export {
+  choicesOfLearning,
+  learntRows,
+  LESSONS_VERSION,
+  writeLearningChoice,
+  writeLessons,
+  type LearningChoice,
+} from './lessons';
