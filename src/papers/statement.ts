@@ -3,44 +3,34 @@ import { counted } from '@/core/quantity/counted';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { Settlement, Statement } from '@/core/order/settlement';
-import type { StepKind } from '@/core/reconcile/reconcile';
+import { storyOf } from '@/core/order/statementStory';
 import { fontsOf, KEPT, LOST, RIGHT, Writer } from './writer';
 
-/** Why each step happens, in words for a household. */
-const STEP_WORDS: Readonly<Partial<Record<StepKind, string>>> = {
-  cold: 'what hung on our rail, cold',
-  bone: 'bone that you did not want',
-  fat: 'fat trimmed off and not kept',
-  skin: 'skin',
-  inedible: 'glands, always taken out',
-  grinder: 'stayed in the grinder',
-  cure: 'water that cure and smoke took',
-  unaccounted: 'saw dust, drip and drying while cutting',
-  boxes: 'in your boxes',
-};
-
-function steps(writer: Writer, view: Settlement): void {
-  const { reconciliation: balance, unit } = view;
-  const show = (w: Weight) => `${formatWeight(w, unit)} ${unit}`;
-  const widest = 170;
-  const whole = Math.max(view.hot, balance.cold);
-  const line = (words: string, w: Weight, start: number, lost: boolean) => {
-    writer.room(20);
-    writer.text(words);
-    writer.box(300 + (widest * start) / whole, (widest * Math.abs(w)) / whole, 10, lost ? LOST : KEPT);
-    writer.figure(`${lost ? '− ' : ''}${show(w)}`.replace('− -', '+ '), RIGHT, { bold: !lost });
-    writer.down(17);
+/** One warm page first: the story of the weight, as a picture that shrinks. */
+function story(writer: Writer, view: Settlement): void {
+  const { hot, boxes, steps, sentence } = storyOf(view);
+  const show = (w: Weight) => `${formatWeight(w, 1)} ${view.unit}`;
+  const widest = 190;
+  const bar = (words: string, w: Weight, { from, bold }: { from: number; bold: boolean }) => {
+    writer.room(36);
+    writer.text(words, { bold, size: bold ? 12 : 10 });
+    const long = (widest * Math.abs(w)) / hot;
+    writer.box(290 + (widest * from) / hot, long, bold ? 16 : 10, bold ? KEPT : LOST);
+    const sign = w < 0 ? '+ ' : '− ';
+    writer.figure(`${bold ? '' : sign}${show(Math.abs(w) as Weight)}`, RIGHT, { bold });
   };
-  let left: number = view.hot;
-  line('hot, on the day of slaughter', view.hot, 0, false);
-  if (view.hot > balance.cold) {
-    left = balance.cold;
-    line('water that hanging took', (view.hot - balance.cold) as Weight, left, true);
+  writer.paragraph(sentence, { size: 12 });
+  writer.down(10);
+  bar('What hung on our rail', hot, { from: 0, bold: true });
+  writer.down(22);
+  for (const { words, why, weight, left } of steps) {
+    bar(words, weight, { from: Math.max(0, left), bold: false });
+    writer.down(12);
+    writer.paragraph(why, { size: 8, quiet: true, short: 300 });
+    writer.down(4);
   }
-  for (const step of balance.bridge) {
-    if (step.lost) left -= step.weight;
-    line(STEP_WORDS[step.kind] ?? step.label, step.weight, step.lost ? Math.max(0, left) : 0, step.lost);
-  }
+  bar('In your boxes', boxes, { from: 0, bold: true });
+  writer.down(18);
 }
 
 function boxes(writer: Writer, view: Settlement): void {
@@ -113,8 +103,10 @@ export async function statementPdf(view: Statement): Promise<Uint8Array> {
     quiet: true,
   });
   writer.down(10);
-  writer.heading('Where the weight went');
-  steps(writer, view);
+  writer.heading(
+    `Why ${formatWeight(storyOf(view).hot, 0)} became ${formatWeight(view.reconciliation.boxes, 0)}`,
+  );
+  story(writer, view);
   writer.heading('In your boxes');
   boxes(writer, view);
   if (view.notes.length > 0) {

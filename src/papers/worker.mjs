@@ -2,11 +2,18 @@ import { fileURLToPath } from 'node:url';
 import { tsImport } from 'tsx/esm/api';
 
 /** What is worked out beside the server's own thread, so that no weighing waits for it. */
-const { blankSheetPdf, blockSheetPdf, confirmationPdf, cutCardsPdf, sheetCopyPdf, statementPdf } =
-  await tsImport('./index.ts', {
-    parentURL: import.meta.url,
-    tsconfig: fileURLToPath(new URL('../../tsconfig.json', import.meta.url)),
-  });
+const {
+  blankSheetPdf,
+  blockSheetPdf,
+  confirmationPdf,
+  cutCardsPdf,
+  farmSeasonPdf,
+  sheetCopyPdf,
+  statementPdf,
+} = await tsImport('./index.ts', {
+  parentURL: import.meta.url,
+  tsconfig: fileURLToPath(new URL('../../tsconfig.json', import.meta.url)),
+});
 
 export const statement = statementPdf;
 export const confirmation = confirmationPdf;
@@ -14,3 +21,4 @@ export const cutCards = cutCardsPdf;
 export const blankSheet = blankSheetPdf;
 export const blockSheet = blockSheetPdf;
 export const sheetCopy = sheetCopyPdf;
+export const farmSeason = farmSeasonPdf;

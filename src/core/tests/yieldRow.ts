@@ -1,4 +1,5 @@
-import { ZERO_WEIGHT } from '../quantity/weight';
+import fc from 'fast-check';
+import { ZERO_WEIGHT, type Weight } from '../quantity/weight';
 import type { Day } from '../time/shopTime';
 import { PACKED, WENT, type Packed, type Went, type YieldRow } from '../yields/yieldRow';
 
@@ -19,3 +20,22 @@ export function yieldRow(change: Partial<YieldRow>): YieldRow {
     ...change,
   };
 }
+
+const weights = fc.integer({ min: 1, max: 60_000 }).map((each) => each as Weight);
+const some = (keys: readonly string[]) => fc.record(Object.fromEntries(keys.map((key) => [key, weights])));
+
+/** Any finished share; it adds up, as every one does. */
+export const anyYieldRow = fc
+  .record({ packed: some(PACKED), went: some(WENT), air: weights, shareId: fc.uuid() })
+  .map(({ packed, went, air, shareId }): YieldRow => {
+    const cold = [...Object.values(packed), ...Object.values(went)].reduce((sum, each) => sum + each, 0);
+    const parts = { packed: { ...NOTHING_PACKED, ...packed }, went: { ...NOTHING_WENT, ...went } };
+    const cuts = PACKED.map((destination) => ({
+      cut: `all ${destination}`,
+      destination,
+      packed: parts.packed[destination],
+      packs: 3,
+      green: 0 as Weight,
+    }));
+    return yieldRow({ shareId, ...parts, cuts, cold: cold as Weight, hot: (cold + air) as Weight });
+  });

@@ -31,6 +31,7 @@ import * as hands from './029-hands';
 import * as quarters from './030-quarters';
 import * as yields from './031-yields';
 import * as lessons from './032-lessons';
+import * as farmNotes from './033-farm-notes';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -68,6 +69,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['030-quarters', quarters],
   ['031-yields', yields],
   ['032-lessons', lessons],
+  ['033-farm-notes', farmNotes],
 ];
 
 async function noWayBack(): Promise<void> {

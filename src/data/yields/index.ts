@@ -1,3 +1,4 @@
+export { rememberedOf, writeFarmNote, type FarmNote } from './farmNotes';
 export {
   allYieldRows,
   closedWithoutYield,

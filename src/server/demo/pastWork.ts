@@ -47,6 +47,8 @@ type Loads = { readonly total: number; readonly line?: ForecastLine };
 
 type Context = {
   readonly chance: Chance;
+  /** How the shop cuts: natural logarithm of what it packs of a cut against the reference. */
+  readonly hand: (ownCut: string) => number;
   readonly cut: Date;
   readonly actorId: string;
   readonly nextSerial: () => number;
@@ -104,8 +106,12 @@ export class PastBench {
 
   private work(file: ShareFile): void {
     const { lines, losses, pool } = planOf(file).expected;
-    const found = (expected: number, line?: ForecastLine) =>
-      expected * Math.exp((line?.relativeSd ?? 0.03) * this.context.chance.normal());
+    const { chance, hand } = this.context;
+    const { priorSd } = file.situation.species.uncertainty;
+    const found = (expected: number, line?: ForecastLine) => {
+      const scatter = line ? Math.sqrt(Math.max(0, line.relativeSd ** 2 - priorSd ** 2)) : 0.03;
+      return expected * Math.exp((line ? hand(line.ownCut) : 0) + scatter * chance.normal());
+    };
     const block = lines.filter((line) => line.kind !== 'grind');
     for (const line of block) {
       if (line.cure === null) this.packLine(file, line, found(line.packaged, line));

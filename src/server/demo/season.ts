@@ -21,6 +21,7 @@ import { nextSerial } from '@/data/wrap';
 import type { Surroundings } from '../house/surroundings';
 import { chanceFrom, type Chance } from './chance';
 import { drawAnimal, type PastAnimal } from './pastAnimal';
+import { pastHand } from './pastHand';
 import { PastBench, type PastWork } from './pastWork';
 import { steadyId } from './steady';
 
@@ -109,11 +110,12 @@ class Season {
       number: this.animals,
       killed,
     });
-    return { past, files: this.filesOf(past).map((file) => this.workOn(file, past)) };
+    const hand = pastHand(elapsed);
+    return { past, files: this.filesOf(past).map((file) => this.workOn(file, past, hand)) };
   }
 
-  private workOn(file: ShareFile, { cut }: PastAnimal): PastWork {
-    const context = { chance: this.chance, cut, actorId: ACTOR, nextSerial: () => this.serial++ };
+  private workOn(file: ShareFile, { cut }: PastAnimal, hand: ReturnType<typeof pastHand>): PastWork {
+    const context = { chance: this.chance, hand, cut, actorId: ACTOR, nextSerial: () => this.serial++ };
     return new PastBench(file, context).run();
   }
 

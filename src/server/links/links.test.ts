@@ -1,7 +1,10 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import type { ShareFile } from '@/core/order/shareFile';
+import type { FarmSeason } from '@/core/yields/farmSeason';
+import type { Result } from '@/core/quantity/result';
 import { withAnswer } from '@/core/sheet/houseSheet';
 import { passDoorway } from '../house/doorway';
+import { packAll } from '../tests/packAll';
 import { hogDocument, TestShop } from '../tests/testShop';
 import { USE_CASES, type InputOf, type UseCaseName } from '../useCases';
 import { admitVisitor, visitorOf, type Visitor } from '.';
@@ -209,6 +212,35 @@ describe('a farmer', () => {
     const theirs = await elsewhere();
     expect(await ask(farmer, 'giveLink', link(theirs.share.id))).toMatchObject({ reason: 'not-allowed' });
   });
+
+  it('sees the own season and what is remembered of it, and no other farm’s', async () => {
+    const farmer = await giveFarm();
+    const personId = mine.animal.farm.id;
+    expect(await ask(farmer, 'farmSeasonView', { personId })).toMatchObject({ value: { species: [] } });
+    const animal = { ...hogDocument().animal, tag: 'H905' };
+    const shareId = await shop.onTheBlock(undefined, { animal });
+    await packAll(shop, shareId);
+    await shop.get('closeShare', { clientId: randomUUID(), shareId, note: '' });
+    const season = (await ask(farmer, 'farmSeasonView', { personId })) as Result<FarmSeason, string>;
+    const [hog] = season.ok ? season.value.species : [];
+    expect(hog!.year).toMatchObject({ animals: 1, shares: 1 });
+    const { cut } = hog!.cuts[0]!;
+    const note = { personId, species: 'hog', cut, pace: 'slowly', note: 'half as much' } as const;
+    expect(await ask(farmer, 'noteSeason', { clientId: randomUUID(), ...note })).toMatchObject({ ok: true });
+    const sheets = await ask(farmer, 'farmSheetsView', { personId });
+    expect(sheets).toMatchObject({
+      value: { species: [{ remembered: [`${cut}: sold slowly; half as much`] }] },
+    });
+    const file = await ask(farmer, 'farmSeasonFileView', { personId });
+    expect(file).toMatchObject({ value: { text: expect.stringContaining('sold slowly,half as much') } });
+    expect(await ask(farmer, 'noteSeason', { clientId: randomUUID(), ...note, cut: 'Wings' })).toMatchObject({
+      reason: 'not-found',
+    });
+    const theirs = (await elsewhere()).animal.farm.id;
+    for (const name of ['farmSeasonView', 'farmSeasonFileView'] as const) {
+      expect(await ask(farmer, name, { personId: theirs })).toMatchObject({ reason: 'not-allowed' });
+    }
+  }, 60_000);
 
   it('gives no prices on that are not shown to themselves, and sees none', async () => {
     const farmer = await giveFarm({ prices: false });

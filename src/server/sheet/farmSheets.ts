@@ -17,9 +17,11 @@ import { ownOf } from '@/core/shares/own';
 import { decisionsAsked } from '@/core/sheet/situation';
 import { answerSummary, extrasSummary, grindSummary } from '@/core/sheet/summary';
 import { momentWords } from '@/core/time/shopTime';
+import { rememberedWords } from '@/core/yields/farmSeason';
 import { personById } from '@/data/book';
 import { lastSends, linksTo } from '@/data/links';
 import { liveSharesOfFarm } from '@/data/rail';
+import { rememberedOf } from '@/data/yields';
 import { id } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
@@ -53,6 +55,8 @@ export type FarmSpecies = {
   readonly rows: readonly { readonly id: string; readonly title: string }[];
   readonly shares: readonly FarmShare[];
   readonly cuts: readonly CutOver[];
+  /** What the farm wanted to be told of its next animals. */
+  readonly remembered: readonly string[];
   /** Every cut that can be asked for, so that more of it can be wanted. */
   readonly known: readonly string[];
 };
@@ -99,8 +103,9 @@ export const farmSheetsView = defineUseCase<{ personId: PersonId }, FarmSheets>(
     const files = await filesOf(house, personId);
     const prices = await maySeePrices(house.db, house.actor);
     const leads = files.filter(decides);
-    const species = [...group(leads, (file) => file.animal.species).values()].map((of) =>
-      speciesOf(of, prices),
+    const remembered = await rememberedOf(house.db, personId);
+    const species = [...group(leads, (file) => file.animal.species)].map(([id, of]) =>
+      speciesOf(of, prices, (remembered.get(id) ?? []).map(rememberedWords)),
     );
     const buyers = await buyersOf(house, files, prices);
     return success({ id: farm.id, name: farm.name, species, buyers, prices });
@@ -199,7 +204,7 @@ function mayChange({ start, sheet }: ShareFile): boolean {
   return !start && !sheet?.approved;
 }
 
-function speciesOf(files: readonly ShareFile[], prices: boolean): FarmSpecies {
+function speciesOf(files: readonly ShareFile[], prices: boolean, remembered: readonly string[]): FarmSpecies {
   const { species, unit } = files[0]!.situation;
   const asked = new Set(files.flatMap(({ situation }) => decisionsAsked(situation).map((row) => row.id)));
   return {
@@ -221,6 +226,7 @@ function speciesOf(files: readonly ShareFile[], prices: boolean): FarmSpecies {
         .map((file) => ({ shareId: file.share.id, expected: planOf(file).expected })),
     ),
     known: cutsKnown(files[0]!.situation),
+    remembered,
   };
 }
 

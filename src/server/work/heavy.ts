@@ -10,6 +10,7 @@ import type { Found } from '@/core/goals/findSheets';
 import type { SearchJob } from '@/core/goals/searchJob';
 import type { DividedInWords, WantedJob } from '@/core/goals/wantedJob';
 import type { BlockPaper } from '@/papers';
+import type { FarmSeason } from '@/core/yields/farmSeason';
 
 const holder = globalThis as { fractumHeavy?: Piscina; fractumSearch?: Piscina };
 
@@ -52,6 +53,11 @@ export async function sheetCopyOf(copy: SheetCopy): Promise<Uint8Array> {
 /** The household's statement as the bytes of a PDF, made in a thread of its own. */
 export async function statementOf(statement: Statement): Promise<Uint8Array> {
   return (await threads().run(statement, { name: 'statement' })) as Uint8Array;
+}
+
+/** A farm's season as the bytes of a PDF. */
+export async function farmSeasonOf(season: FarmSeason): Promise<Uint8Array> {
+  return (await threads().run(season, { name: 'farmSeason' })) as Uint8Array;
 }
 
 /** Threads for searches: two at a time, and the next ones wait. */

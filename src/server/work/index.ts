@@ -7,6 +7,7 @@ export {
   sheetCopyOf,
   sheetsFor,
   cutCardsOf,
+  farmSeasonOf,
   statementOf,
 } from './heavy';
 export { Printing } from './printing';

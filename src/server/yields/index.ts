@@ -1,3 +1,4 @@
+import { farmSeasonFileView, farmSeasonView, noteSeason } from './farmSeasonView';
 import { reportView } from './reportView';
 import { yieldsFileView } from './yieldsFileView';
 import { yieldsView } from './yieldsView';
@@ -6,4 +7,11 @@ export { completeYields, writeFinished } from './yieldsOfShares';
 export type { ReportView } from './reportView';
 export type { CutFigures, Stroke, Why, YieldsView } from './yieldsView';
 
-export const yields = { yieldsView, yieldsFileView, reportView } as const;
+export const yields = {
+  yieldsView,
+  yieldsFileView,
+  reportView,
+  farmSeasonView,
+  farmSeasonFileView,
+  noteSeason,
+} as const;

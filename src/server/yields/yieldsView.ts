@@ -221,11 +221,7 @@ function limitsOf({ unaccounted }: Pick<HouseRules, 'unaccounted'>): YieldsView[
 
 type AskedWhy = Pick<Why, 'isLeftOut' | 'mayLeaveOut'> & { readonly species: Species };
 
-function whyOf(
-  rows: readonly YieldRow[],
-  shareId: string,
-  { species, ...learning }: AskedWhy,
-): Why | null {
+function whyOf(rows: readonly YieldRow[], shareId: string, { species, ...learning }: AskedWhy): Why | null {
   const row = rows.find((each) => each.shareId === shareId);
   if (!row) return null;
   const likes = likesOf(row, rows);

@@ -37,9 +37,12 @@ export function FarmScreen({ farm: first, place = AT_DESK }: { farm: FarmSheets;
             <Link href={`/yields?farmId=${farm.id}`} className="quiet">
               what theirs gave
             </Link>{' '}
-            <Button onClick={() => setGiving(true)}>Their page</Button>
+            <Button onClick={() => setGiving(true)}>Their page</Button>{' '}
           </>
         )}
+        <Link href={place.seasonPath(farm.id)} className="quiet">
+          the season
+        </Link>
       </h1>
       {farm.species.length === 0 && (
         <Nothing>No animal of theirs is booked or in the shop. What they book stands here.</Nothing>
@@ -81,6 +84,11 @@ function SpeciesSheets({ farm, of, place }: SpeciesProps) {
       <h2>
         {species} <span className="quiet">{counted(shares.length, 'sheet')}</span>
       </h2>
+      {of.remembered.length > 0 && (
+        <p className={styles.remembered}>
+          <b>Remember</b> {of.remembered.join('. ')}.
+        </p>
+      )}
       {shares.length > 1 && (
         <p className={styles.copy}>
           <span>

@@ -7,10 +7,15 @@ export type FarmPlace = {
   readonly sheetPath: (shareId: ShareId, row?: string) => string;
   /** Where what is wanted is divided. */
   readonly wantedPath: string;
+  /** Where the farm's season stands, and its papers are had. */
+  readonly seasonPath: (farmId: string) => string;
+  readonly seasonPapers: (farmId: string) => string;
 };
 
 export const AT_DESK: FarmPlace = {
   atDesk: true,
   sheetPath: (shareId, row) => `/sheet/${shareId}${row ? `?row=${row}` : ''}`,
   wantedPath: '/api/wanted',
+  seasonPath: (farmId) => `/farm/${farmId}/season`,
+  seasonPapers: (farmId) => `/api/farm/${farmId}/season`,
 };

@@ -8,15 +8,18 @@ import { LeaveOut } from './LeaveOut';
 import styles from './Learnt.module.css';
 import yields from './Yields.module.css';
 
-/** What each kind of figure is called, what a hundred percent of it is, in the order of reading. */
-const GROUPS: readonly {
-  readonly taught: readonly Taught[];
-  readonly head: string;
-  readonly against: string;
-}[] = [
-  { taught: ['whole', 'grind', 'cut'], head: 'What goes home', against: 'the reference, for the same sheet' },
+type Kind = { readonly taught: readonly Taught[]; readonly head: string; readonly against: string };
+
+const HOME: Kind = {
+  taught: ['whole', 'grind', 'cut'],
+  head: 'What goes home',
+  against: 'the reference, for the same sheet',
+};
+
+/** What each kind of figure is called, and what it stands beside. */
+const GROUPS: readonly Kind[] = [
   { taught: ['shrink'], head: 'What the rail takes', against: 'the shrink table' },
-  { taught: ['cure'], head: 'What a cure leaves', against: 'the finished weight of the same green' },
+  { taught: ['cure'], head: 'What a cure leaves', against: 'what it is counted to leave' },
   { taught: ['pieces'], head: 'Pieces of a cut', against: 'the pieces counted on' },
   { taught: ['block', 'wrap'], head: 'Minutes', against: 'the usual minutes' },
 ];
@@ -62,50 +65,55 @@ export function LearntScreen({ view }: { view: LearningView }) {
         </p>
       )}
       <Changes changes={changes} />
-      {GROUPS.map(({ taught, head, against }) => (
-        <Figures
-          key={head}
-          head={head}
-          against={against}
-          figures={figures.filter((figure) => taught.includes(figure.taught))}
-        />
-      ))}
-      {heldBack.length > 0 && (
-        <section>
-          <h2>Not believed</h2>
-          <p className="quiet">
-            More than four times as far off as usual: a slip rather than a habit. It teaches nothing.
-          </p>
-          <table className={styles.table}>
-            <tbody>
-              {heldBack.map(({ taught, name, shareId, share, expected, got }) => (
-                <tr key={`${taught} ${name} ${shareId}`}>
-                  <td>{ALONE[taught] ?? name}</td>
-                  <td className="num">
-                    <b>{(got / expected).toFixed(2)}</b> times what was expected
-                  </td>
-                  <td>
-                    <Link href={`/ticket/${shareId}`}>{share || 'its ticket'}</Link>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      )}
-      {leftOut.length > 0 && (
-        <section>
-          <h2>Left out</h2>
-          <ul className={styles.leftOut}>
-            {leftOut.map(({ shareId, share, reason }) => (
-              <li key={shareId}>
-                <Link href={`/ticket/${shareId}`}>{share}</Link>: {reason}
-                {mayChoose && <LeaveOut shareId={shareId} isLeftOut />}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <div className={styles.columns}>
+        <Figures {...HOME} figures={figures.filter(({ taught }) => HOME.taught.includes(taught))} />
+        <div>
+          {GROUPS.map(({ taught, head, against }) => (
+            <Figures
+              key={head}
+              head={head}
+              against={against}
+              figures={figures.filter((figure) => taught.includes(figure.taught))}
+            />
+          ))}
+          {heldBack.length > 0 && (
+            <section>
+              <h2>Not believed</h2>
+              <p className="quiet">
+                More than four times as far off as usual: a slip rather than a habit. It teaches nothing.
+              </p>
+              <table className={styles.table}>
+                <tbody>
+                  {heldBack.map(({ taught, name, shareId, share, expected, got }) => (
+                    <tr key={`${taught} ${name} ${shareId}`}>
+                      <td>{ALONE[taught] ?? name}</td>
+                      <td className="num">
+                        <b>{(got / expected).toFixed(2)}</b> times what was expected
+                      </td>
+                      <td>
+                        <Link href={`/ticket/${shareId}`}>{share || 'its ticket'}</Link>
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          )}
+          {leftOut.length > 0 && (
+            <section>
+              <h2>Left out</h2>
+              <ul className={styles.leftOut}>
+                {leftOut.map(({ shareId, share, reason }) => (
+                  <li key={shareId}>
+                    <Link href={`/ticket/${shareId}`}>{share}</Link>: {reason}
+                    {mayChoose && <LeaveOut shareId={shareId} isLeftOut />}
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+      </div>
     </div>
   );
 }
@@ -125,7 +133,7 @@ function Changes({ changes }: { changes: readonly ShopFigure[] }) {
   );
 }
 
-type Group = { readonly head: string; readonly against: string; readonly figures: readonly ShopFigure[] };
+type Group = Omit<Kind, 'taught'> & { readonly figures: readonly ShopFigure[] };
 
 /** Each figure as a mark on a line whose middle is the reference: how far, how sure, and on how much of one's own it stands. */
 function Figures({ head, against, figures }: Group) {
@@ -134,7 +142,7 @@ function Figures({ head, against, figures }: Group) {
   const wide = Math.min(40, Math.ceil(most / 2) * 2);
   const sorted = [...figures].sort((a, b) => rank(a) - rank(b) || b.pct - a.pct);
   return (
-    <section className={styles.group}>
+    <section>
       <h2>{head}</h2>
       <table className={styles.table}>
         <thead>
