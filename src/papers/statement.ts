@@ -120,6 +120,7 @@ export async function statementPdf(view: Statement): Promise<Uint8Array> {
   writer.heading('What it costs');
   charges(writer, view);
   writer.heading('Keeping and cooking');
+  writer.paragraph(view.keeps);
   writer.paragraph(
     'Keep the packs frozen and thaw them in the refrigerator. Fresh cuts, sausage, bacon, hocks and hams marked raw must be cooked before they are eaten. Follow the advice of your food authority on temperatures and times.',
   );

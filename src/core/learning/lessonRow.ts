@@ -68,6 +68,15 @@ export function lessonRowOf(file: ShareFile, closedAt: Date, steps: readonly Dat
   };
 }
 
+/** How long a share took, as its lessons say. */
+export function minutesOf({ lessons }: Pick<LessonRow, 'lessons'>): {
+  readonly block: number | null;
+  readonly wrap: number | null;
+} {
+  const of = (task: 'block' | 'wrap') => lessons.find((lesson) => lesson.of === task)?.got ?? null;
+  return { block: of('block'), wrap: of('wrap') };
+}
+
 type Line = ReturnType<typeof forecast>['lines'][number];
 
 /** Pieces of a cut, where all its packs say how many they hold. */

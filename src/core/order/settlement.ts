@@ -5,6 +5,7 @@ import type { Cents } from '../quantity/money';
 import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Reconciliation } from '../reconcile/reconcile';
 import type { Wrap } from '../sheet/types';
+import type { Destination } from '../species/types';
 import type { Day, Instant } from '../time/shopTime';
 import type { ShareId } from './animal';
 import type { Place } from './stage';
@@ -44,6 +45,7 @@ export type PickUp = {
 /** One kind of pack in the boxes, for the statement. */
 export type PackedCut = {
   readonly cut: string;
+  readonly destination: Destination;
   readonly packs: number;
   readonly net: Weight;
   /** Green weight it was made from; null for fresh cuts. */
@@ -76,6 +78,8 @@ export type Settlement = {
   readonly pickUp: { readonly takenBy: string; readonly day: Day } | null;
   readonly notes: readonly HouseholdNote[];
   readonly wrap: Wrap;
+  /** How long it keeps, in words. */
+  readonly keeps: string;
 };
 
 /** A settlement as it is printed, with the photographs that its notes name, as JPEG by their ids. */

@@ -14,7 +14,14 @@ export function yieldRow(change: Partial<YieldRow>): YieldRow {
   return {
     ...{ shareId: 's', animalId: 'a', name: 'Ottilie, left half', part: 'left half', tag: 'H1' },
     ...{ farmId: 'f', farm: 'Low Tarn', species: 'hog', type: '', school: 'us', boneState: 'mixed' },
-    ...{ closedOn: '2026-03-02' as Day, cutterId: '', daysHung: 2, fatness: null, live: null },
+    ...{
+      closedOn: '2026-03-02' as Day,
+      cutterId: '',
+      minutes: { block: null, wrap: null },
+      daysHung: 2,
+      fatness: null,
+      live: null,
+    },
     ...{ hot: null, cold: ZERO_WEIGHT, packed: NOTHING_PACKED, went: NOTHING_WENT, packs: 0, cuts: [] },
     forecast: { takeHome: ZERO_WEIGHT, low: ZERO_WEIGHT, high: ZERO_WEIGHT },
     ...change,

@@ -14,7 +14,11 @@ export type Sums = {
   readonly packs: number;
   readonly packedOnHot: Pooled;
   readonly unaccounted: Pooled;
+  /** Minutes that were marked, on the block and at the table, with of how many shares. */
+  readonly minutes: { readonly block: Minutes; readonly wrap: Minutes };
 };
+
+export type Minutes = { readonly sum: number; readonly of: number };
 
 export function sumsOf(rows: readonly YieldRow[]): Sums {
   return {
@@ -25,7 +29,13 @@ export function sumsOf(rows: readonly YieldRow[]): Sums {
     packs: rows.reduce((sum, { packs }) => sum + packs, 0),
     packedOnHot: pooledRate(rows, 'packed-hot'),
     unaccounted: pooledRate(rows, 'unaccounted'),
+    minutes: { block: minutesOf(rows, 'block'), wrap: minutesOf(rows, 'wrap') },
   };
+}
+
+function minutesOf(rows: readonly YieldRow[], task: 'block' | 'wrap'): Minutes {
+  const known = rows.flatMap(({ minutes }) => minutes[task] ?? []);
+  return { sum: Math.round(known.reduce((sum, each) => sum + each, 0)), of: known.length };
 }
 
 /** Sums of some of the shares, under what they have in common. */

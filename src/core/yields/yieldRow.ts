@@ -49,6 +49,8 @@ export type YieldRow = {
   readonly closedOn: Day;
   /** Who cut it; empty where nobody said. */
   readonly cutterId: string;
+  /** Minutes on the block and at the wrap table, as far as somebody marked them; null where nobody did. */
+  readonly minutes: { readonly block: number | null; readonly wrap: number | null };
   readonly daysHung: number;
   /** The species' measure of fatness; null where nobody measured. */
   readonly fatness: number | null;
@@ -68,9 +70,13 @@ export type YieldRow = {
 /**
  * What a share gave, from its file once it is closed: nothing lies in its tub or its cures any more.
  *
- * @param cutterId - who cut it; empty where nobody said
+ * @param done - who cut it, empty where nobody said; and how long it took
  */
-export function yieldRowOf(file: ShareFile, closedAt: Date, cutterId: string): YieldRow {
+export function yieldRowOf(
+  file: ShareFile,
+  closedAt: Date,
+  done: Pick<YieldRow, 'cutterId' | 'minutes'>,
+): YieldRow {
   const { share, animal, situation, shop } = file;
   const { expected } = planOf(file);
   const balance = reconciliationOf(file);
@@ -89,7 +95,7 @@ export function yieldRowOf(file: ShareFile, closedAt: Date, cutterId: string): Y
     school: situation.school ?? situation.species.usual?.school ?? '',
     boneState: boneStateOf(situation.species, expected),
     closedOn: dayIn(shop.zone, closedAt),
-    cutterId,
+    ...done,
     daysHung: daysHung(file, closedAt),
     fatness: situation.condition?.fatness ?? null,
     live: liveOf(file, hot),

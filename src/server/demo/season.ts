@@ -1,4 +1,4 @@
-import { lessonRowOf } from '@/core/learning/lessonRow';
+import { lessonRowOf, minutesOf } from '@/core/learning/lessonRow';
 import { yieldRowOf } from '@/core/yields/yieldRow';
 import { onRailAfter } from '@/core/order/onRail';
 import { group } from 'd3-array';
@@ -247,6 +247,10 @@ class Season {
   /** Everything that was written of these shares, and of the people met since the last time. */
   history(works: readonly PastWork[]): History {
     const files = works.map(({ file }) => file);
+    const taught = files.map((file) => ({
+      file,
+      lessons: lessonRowOf(file, new Date(file.closing!.at), []),
+    }));
     const firsts = [...group(files, (file) => file.animal.id).values()].map(([file]) => file!);
     const sides = uniqueSides(files);
     const people = this.unwritten;
@@ -268,8 +272,13 @@ class Season {
       payments: files.flatMap((file) => file.payments),
       pickUps: files.map((file) => file.pickUp!),
       stages: files.map(stageRowOf),
-      lessons: files.map((file) => lessonRowOf(file, new Date(file.closing!.at), [])),
-      yields: files.map((file) => yieldRowOf(file, new Date(file.closing!.at), file.start!.actorId)),
+      lessons: taught.map(({ lessons }) => lessons),
+      yields: taught.map(({ file, lessons }) =>
+        yieldRowOf(file, new Date(file.closing!.at), {
+          cutterId: '',
+          minutes: minutesOf(lessons),
+        }),
+      ),
     };
   }
 

@@ -24,9 +24,9 @@ async function half(): Promise<ShareId> {
   return shop.onTheBlock(undefined, { animal });
 }
 
-async function closed(): Promise<ShareId> {
+async function closed(how?: Parameters<typeof packAll>[2]): Promise<ShareId> {
   const shareId = await half();
-  await packAll(shop, shareId);
+  await packAll(shop, shareId, how);
   await shop.get('closeShare', { clientId: randomUUID(), shareId, note: '' });
   return shareId;
 }
@@ -51,6 +51,23 @@ describe('what a closed share taught', () => {
     expect(after.lines.filter(({ kind }) => kind === 'cut').some(({ evidence }) => evidence > 0)).toBe(true);
     expect(after.takeHome).not.toBe(before.takeHome);
   }, 60_000);
+
+  it('of three orders narrows the range of what comes home, and moves it towards them', async () => {
+    const before = await expectedOf(await half());
+    for (let i = 0; i < 3; i += 1) await closed({ times: 0.93 });
+    const after = await expectedOf(await half());
+    const width = ({ takeHomeHigh, takeHomeLow, takeHome }: typeof after) =>
+      (takeHomeHigh - takeHomeLow) / takeHome;
+    const cut = (of: typeof after, name: string) => of.lines.find(({ ownCut }) => ownCut === name)!;
+    expect(width(after)).toBeLessThan(width(before));
+    expect(after.takeHome).toBeLessThan(before.takeHome);
+    const roast = before.lines.find(
+      ({ kind, destination }) => kind === 'cut' && destination === 'roasts',
+    )!.ownCut;
+    expect(cut(after, roast).packaged).toBeLessThan(cut(before, roast).packaged);
+    expect(cut(after, roast).relativeSd).toBeLessThan(cut(before, roast).relativeSd);
+    expect(cut(after, roast).evidence).toBeGreaterThan(0.4);
+  }, 120_000);
 
   it('is shown against the reference; left out with a reason it teaches no more, taken in again it does', async () => {
     const shareId = await closed();

@@ -8,6 +8,7 @@ import { estimateOf, hotWeight, planOf } from '@/core/order/standing';
 import { cents } from '@/core/quantity/money';
 import { group } from 'd3-array';
 import { inUnits, sumWeights, type Weight } from '@/core/quantity/weight';
+import { keepsWords } from '@/core/label/label';
 import { dayIn } from '@/core/time/shopTime';
 import type { Reconciliation } from '@/core/reconcile/reconcile';
 import type { PackedCut, Settlement } from '@/core/order/settlement';
@@ -55,6 +56,7 @@ export function settlementOf(file: ShareFile): Settlement {
       : null,
     notes: [...toldOf(file), ...file.notes.map((note) => ({ cut: cutOf(note.lineKey), note: note.note }))],
     wrap: planOf(file).wrap,
+    keeps: keepsWords(planOf(file).wrap, file.situation.species.months),
   };
 }
 
@@ -68,6 +70,7 @@ function packsOf(file: ShareFile, { lines }: Reconciliation): PackedCut[] {
     const net = sumWeights(packs.map((each) => each.net));
     if (inUnits(net) <= 0) return [];
     const green = file.allotted ? 0 : line.green;
-    return [{ cut: line.cut, packs: packs.length, net, green: green > 0 ? (green as Weight) : null }];
+    const { cut, destination } = line;
+    return [{ cut, destination, packs: packs.length, net, green: green > 0 ? (green as Weight) : null }];
   });
 }

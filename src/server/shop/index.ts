@@ -13,6 +13,7 @@ import { cutCardsView } from './cutCardsView';
 import { labelSampleView } from './labelSampleView';
 import { changeSetUp } from './setUp';
 import { setUpView } from './setUpView';
+import { bookRowsView, wholeBookView } from './wholeBook';
 import { yearView } from './yearView';
 import { speciesFileView, triedFileView } from './speciesFiles';
 
@@ -41,4 +42,6 @@ export const shop = {
   labelSampleView,
   cutCardsView,
   yearView,
+  wholeBookView,
+  bookRowsView,
 } as const;

@@ -1,5 +1,5 @@
 import { farmSeasonFileView, farmSeasonView, noteSeason } from './farmSeasonView';
-import { reportView } from './reportView';
+import { reportFileView, reportView } from './reportView';
 import { yieldsFileView } from './yieldsFileView';
 import { yieldsView } from './yieldsView';
 
@@ -11,6 +11,7 @@ export const yields = {
   yieldsView,
   yieldsFileView,
   reportView,
+  reportFileView,
   farmSeasonView,
   farmSeasonFileView,
   noteSeason,

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { success } from '@/core/quantity/result';
+import { writeReport } from '@/core/formats/reportCsv';
 import type { WeighingUnit } from '@/core/quantity/weight';
 import { dayIn } from '@/core/time/shopTime';
 import {
@@ -14,7 +15,7 @@ import {
 import { readPriceLists, readShop } from '@/data/setUp';
 import { billsClosed } from '@/data/settle';
 import { allYieldRows } from '@/data/yields';
-import { defineUseCase, OFFICE } from '../house/useCase';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
 export type ReportView = {
   readonly unit: WeighingUnit;
@@ -29,35 +30,53 @@ export type ReportView = {
   readonly charges: Charges;
 };
 
-/** A year by months: hung, packed, rates, charges by kind; by species and by farm. */
-export const reportView = defineUseCase<{ year?: number }, ReportView>({
-  name: 'reportView',
+type Asked = { year?: number };
+
+const asked = {
   roles: OFFICE,
   writes: false,
   input: Joi.object({ year: Joi.number().integer().min(1990).max(2200) }),
-  run: async ({ db, now, catalogue }, { year: asked }) => {
-    const { unit, zone } = await readShop(db);
-    const all = await allYieldRows(db);
-    const years = [...new Set(all.map(({ closedOn }) => Number(closedOn.slice(0, 4))))].sort((a, b) => b - a);
-    const year = asked ?? years[0] ?? Number(dayIn(zone, now).slice(0, 4));
-    const rows = all.filter(({ closedOn }) => closedOn.startsWith(`${year}-`));
-    const bills = await billsClosed(db, year);
-    const charged = bills.flatMap(({ at, bill }) => {
-      const month = dayIn(zone, new Date(at)).slice(0, 7);
-      // A deposit is paid, not charged; what the farm pays was charged as well.
-      const lines = [...bill.lines, ...bill.farm].filter(({ basis }) => basis !== 'deposit');
-      return lines.map(({ label, amount }) => ({ month, label, amount }));
-    });
-    const lists = await readPriceLists(db);
-    const nameOf = (id: string) => catalogue.species.find((each) => each.id === id)?.name ?? id;
-    return success({
-      ...{ unit, year, years },
-      sign: lists.at(-1)?.sign ?? '',
-      whole: sumsOf(rows),
-      months: summedBy(rows, monthOfRow),
-      species: summedBy(rows, (row) => nameOf(row.species)),
-      farms: summedBy(rows, (row) => row.farm),
-      charges: chargesOf(charged.filter(({ month }) => month.startsWith(`${year}-`))),
-    });
+} as const;
+
+/** A year by months: hung, packed, rates, charges by kind; by species and by farm. */
+export const reportView = defineUseCase<Asked, ReportView>({
+  ...asked,
+  name: 'reportView',
+  run: async (house, { year }) => success(await reportOf(house, year)),
+});
+
+/** The same as a table for a spreadsheet or a statistician. */
+export const reportFileView = defineUseCase<Asked, { name: string; text: string }>({
+  ...asked,
+  name: 'reportFileView',
+  run: async (house, { year }) => {
+    const report = await reportOf(house, year);
+    return success({ name: `year-${report.year}.csv`, text: writeReport(report) });
   },
 });
+
+async function reportOf({ db, now, catalogue }: House, asked: number | undefined): Promise<ReportView> {
+  const { unit, zone } = await readShop(db);
+  const all = await allYieldRows(db);
+  const years = [...new Set(all.map(({ closedOn }) => Number(closedOn.slice(0, 4))))].sort((a, b) => b - a);
+  const year = asked ?? years[0] ?? Number(dayIn(zone, now).slice(0, 4));
+  const rows = all.filter(({ closedOn }) => closedOn.startsWith(`${year}-`));
+  const bills = await billsClosed(db, year);
+  const charged = bills.flatMap(({ at, bill }) => {
+    const month = dayIn(zone, new Date(at)).slice(0, 7);
+    // A deposit is paid, not charged; what the farm pays was charged as well.
+    const lines = [...bill.lines, ...bill.farm].filter(({ basis }) => basis !== 'deposit');
+    return lines.map(({ label, amount }) => ({ month, label, amount }));
+  });
+  const lists = await readPriceLists(db);
+  const nameOf = (id: string) => catalogue.species.find((each) => each.id === id)?.name ?? id;
+  return {
+    ...{ unit, year, years },
+    sign: lists.at(-1)?.sign ?? '',
+    whole: sumsOf(rows),
+    months: summedBy(rows, monthOfRow),
+    species: summedBy(rows, (row) => nameOf(row.species)),
+    farms: summedBy(rows, (row) => row.farm),
+    charges: chargesOf(charged.filter(({ month }) => month.startsWith(`${year}-`))),
+  };
+}

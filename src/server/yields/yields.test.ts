@@ -31,6 +31,13 @@ describe('the year', () => {
     const { bill } = (await shop.file(shareId)).closing!;
     const farm = bill.farm.reduce((sum, { amount }) => sum + amount, 0);
     expect(report.charges.total).toBe(bill.total + farm);
+    const { name, text } = await shop.get('reportFileView', { year: 2026 });
+    expect(name).toBe('year-2026.csv');
+    expect(text).toContain('month,2026-11,hung hot,lb,92.500');
+    expect(text).toMatch(/species,Hog,packed on hot,percent,\d\d\.\d\d/);
+    const charged = text.split('\n').filter((line) => line.includes(',money,'));
+    const sum = charged.reduce((total, line) => total + Number(line.split(',').at(-1)), 0);
+    expect(Math.round(100 * sum)).toBe(report.charges.total);
     const before = await shop.get('reportView', { year: 2025 });
     expect(before).toMatchObject({ whole: { shares: 0 }, months: [], charges: { total: 0, kinds: [] } });
   }, 60_000);
@@ -50,6 +57,16 @@ describe('what a finished share gave', () => {
     expect(await completeYields(shop.db, shop.setUps)).toBe(1);
     expect(await shop.db('yields').first('row')).toEqual(written);
     expect(await completeYields(shop.db, shop.setUps)).toBe(0);
+  }, 60_000);
+
+  it('is shown by who cut it to the owner alone', async () => {
+    const taken = { name: 'Odda', role: 'cutter', secret: 'fish-on-friday' } as const;
+    const { personId } = await shop.get('takeOn', { clientId: randomUUID(), ...taken });
+    await shop.get('sayWhoDid', { clientId: randomUUID(), shareId, hand: 'left', task: 'cut', personId });
+    await close();
+    const { cutters } = await shop.get('yieldsView', { species: 'hog' });
+    expect(cutters).toMatchObject([{ name: 'Odda', shares: 1, packedOnHot: { of: 1 } }]);
+    expect((await shop.get('yieldsView', { species: 'hog' }, 'counter')).cutters).toEqual([]);
   }, 60_000);
 
   it('that cannot be worked out any more holds up no other, and no start', async () => {

@@ -3,7 +3,7 @@ import { handsOf } from '@/core/block/hand';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import { yieldRowOf, type YieldRow } from '@/core/yields/yieldRow';
-import { lessonRowOf } from '@/core/learning/lessonRow';
+import { lessonRowOf, minutesOf } from '@/core/learning/lessonRow';
 import type { LessonRow } from '@/core/learning/lessons';
 import { handWorkOf, stepMarksOf } from '@/data/block';
 import type { Database } from '@/data/database';
@@ -22,10 +22,9 @@ async function finishedOf(db: Database, file: ShareFile, closedAt: Date): Promis
   const hands = said.length + marks.length === 0 ? [] : handsOf(file);
   const cutters = hands.flatMap((hand) => whoDid(said, marks, hand.id).get('cut') ?? []);
   const steps = marks.map(({ at }) => new Date(at));
-  return {
-    row: yieldRowOf(file, closedAt, cutters[0] ?? ''),
-    lessons: lessonRowOf(file, closedAt, steps),
-  };
+  const lessons = lessonRowOf(file, closedAt, steps);
+  const done = { cutterId: cutters[0] ?? '', minutes: minutesOf(lessons) };
+  return { row: yieldRowOf(file, closedAt, done), lessons };
 }
 
 async function write(db: Database, finished: readonly Finished[]): Promise<void> {

@@ -14,6 +14,7 @@ import {
   type Pooled,
   type RateId,
 } from '@/core/yields/rates';
+import { byCutter, type CutterFigures } from '@/core/yields/byCutter';
 import { forecastsOf, missOf, type ForecastMiss, type Forecasts } from '@/core/yields/forecastAgainst';
 import type { HouseRules } from '@/core/shop/houseRules';
 import { against, likesOf, type Against } from '@/core/yields/likes';
@@ -23,11 +24,12 @@ import { spreadOf, type Spread } from '@/core/yields/spread';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import { inUnits, type WeighingUnit } from '@/core/quantity/weight';
 import { choicesOfLearning } from '@/data/learning';
+import { allUsers } from '@/data/people';
 import { readShop } from '@/data/setUp';
 import { speciesOfYield, yieldRows } from '@/data/yields';
 import { isOwner } from '../house/actor';
 import { refuse } from '../house/reasons';
-import { defineUseCase, OFFICE } from '../house/useCase';
+import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
 /** One finished share as a stroke: a figure for each part; null where a weight is missing. */
 export type Stroke = {
@@ -72,6 +74,8 @@ export type YieldsView = {
   readonly limits: { readonly askPct: number; readonly investigatePct: number };
   /** The share that is asked about; null where none is. */
   readonly why: Why | null;
+  /** Who cut how, for the owner alone; empty for everybody else. */
+  readonly cutters: readonly (CutterFigures & { readonly name: string })[];
   /** By cut, over the shares that have it: what of the hot weight it is. */
   readonly cuts: readonly CutFigures[];
 };
@@ -156,10 +160,19 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
         isLeftOut: (await choicesOfLearning(house.db)).get(shareId)?.leftOut ?? false,
         mayLeaveOut: isOwner(house.actor),
       }),
+      cutters: isOwner(house.actor) ? await cuttersOf(house, own) : [],
       cuts: cutsOf(own),
     });
   },
 });
+
+async function cuttersOf({ db }: House, rows: readonly YieldRow[]): Promise<YieldsView['cutters']> {
+  const names = new Map((await allUsers(db)).map(({ id, name }) => [id, name]));
+  return byCutter(rows).flatMap((figures) => {
+    const name = names.get(figures.cutterId);
+    return name === undefined ? [] : [{ ...figures, name }];
+  });
+}
 
 /** An object of a value for each key. */
 function mapValues<Key extends string, Value>(

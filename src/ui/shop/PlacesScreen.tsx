@@ -25,6 +25,13 @@ export function PlacesScreen({ view: first }: { view: SetUpView }) {
   return (
     <div>
       <ShopHeading>
+        <Button
+          href="/api/book"
+          download
+          title="Everything that was ever written down, as open files in a zip"
+        >
+          The whole book
+        </Button>
         <Button type="primary" onClick={() => setAdding(true)}>
           Another place
         </Button>

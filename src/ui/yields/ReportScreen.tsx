@@ -1,8 +1,9 @@
+import { Button } from 'antd';
 import Link from 'next/link';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Pooled } from '@/core/yields/rates';
-import type { Summed, Sums } from '@/core/yields/report';
+import type { Minutes, Summed, Sums } from '@/core/yields/report';
 import type { ReportView } from '@/server/yields';
 import { Nothing } from '../kit/States';
 import styles from './Yields.module.css';
@@ -30,6 +31,9 @@ export function ReportScreen({ view }: { view: ReportView }) {
             ),
           )}
         </p>
+        <Button href={`/api/yields/report?year=${year}`} download>
+          CSV
+        </Button>
       </div>
       <h1 className={styles.year}>The year {year}</h1>
       {whole.shares === 0 && charges.total === 0 ? (
@@ -97,6 +101,7 @@ type TableProps = {
 
 function SumsTable({ head, rows, whole, unit, words = (of) => of }: TableProps) {
   const pct = ({ pct: value }: Pooled) => (value === null ? '–' : `${value.toFixed(1)} %`);
+  const hours = ({ sum, of }: Minutes) => (of === 0 ? '–' : (sum / 60).toFixed(1));
   const line = (name: string, sums: Sums, isWhole: boolean) => (
     <tr key={name} data-whole={isWhole || undefined}>
       <td>{name}</td>
@@ -108,6 +113,8 @@ function SumsTable({ head, rows, whole, unit, words = (of) => of }: TableProps) 
         <b>{pct(sums.packedOnHot)}</b>
       </td>
       <td className="num quiet">{pct(sums.unaccounted)}</td>
+      <td className="num quiet">{hours(sums.minutes.block)}</td>
+      <td className="num quiet">{hours(sums.minutes.wrap)}</td>
     </tr>
   );
   return (
@@ -121,6 +128,8 @@ function SumsTable({ head, rows, whole, unit, words = (of) => of }: TableProps) 
           <th className="num">packed, {unit}</th>
           <th className="num">packed on hot</th>
           <th className="num">unaccounted on hot</th>
+          <th className="num">block, h</th>
+          <th className="num">wrap, h</th>
         </tr>
       </thead>
       <tbody>
