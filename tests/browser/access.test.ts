@@ -52,6 +52,8 @@ const PAGES = [
   '/reconcile',
   '/settle',
   '/yields',
+  '/yields/learnt?species=hog',
+  '/yields/report',
   '/kit',
 ];
 

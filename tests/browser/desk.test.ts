@@ -312,7 +312,51 @@ describe('the yields of the shop', () => {
     expect(year).toContain('Low Tarn');
   });
 
-  it('grow by a share when its balance is closed', async () => {
+  const learntFrom = async (person: Person) => {
+    await person.open('/yields/learnt?species=hog');
+    return Number(/From (\d+) finished shares/.exec(await person.sees(/From \d+ finished shares/))![1]);
+  };
+
+  it('teach the shop; the owner leaves one out with a reason, and takes it in again', async () => {
+    const maren = await Person.arrive(demo.address);
+    await maren.signIn('Maren');
+    const all = await learntFrom(maren);
+    expect(await maren.text('main')).toMatch(/Bacon, smoked, sliced\s+[+−]\d\.\d %\s+\d+\s+\d+ %/);
+    await maren.open('/yields?species=hog');
+    await maren.clickOn('input[aria-label="Which share"]');
+    await maren.keys(Key.ARROW_DOWN, Key.ENTER);
+    await maren.sees('Leave it out of the learning');
+    await maren.type('input[placeholder="the scale was off that day"]', 'The bench was not level');
+    await maren.click('Leave it out', 'button');
+    await maren.sees('does not learn from this one');
+    expect(await learntFrom(maren)).toBe(all - 1);
+    await maren.sees('The bench was not level');
+    await maren.click('Take it in again');
+    await maren.until('all of them', async () => !(await maren.text('main')).includes('not level'));
+    expect(await learntFrom(maren)).toBe(all);
+    await maren.leave();
+  });
+
+  it('come to a farm’s season, where what sold slowly is remembered', async () => {
+    await tove.open('/yields?species=hog');
+    const farmId = await tove.driver.executeScript<string>(
+      `return fetch('/api/act/yieldsView', { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"species":"hog"}' })
+         .then((response) => response.json()).then(({ value }) => value.choices.farmId[0].id)`,
+    );
+    await tove.open(`/farm/${farmId}/season`);
+    const season = await tove.sees('from the hoof to the box');
+    expect(season).toMatch(/in the packs\s+\d+ lb/);
+    await tove.type('input[aria-label="To think of next time: Bacon, smoked, sliced"]', 'thinner next time');
+    await tove.keys(Key.TAB);
+    await tove.until('kept', async () => {
+      await tove.open(`/farm/${farmId}/season`);
+      const field = await tove.find('input[aria-label="To think of next time: Bacon, smoked, sliced"]');
+      return (await field.getAttribute('value')) === 'thinner next time';
+    });
+  });
+
+  it('grow by a share when its balance is closed, and so does what is learnt from', async () => {
+    const learnt = await learntFrom(tove);
     await tove.open('/yields?species=hog');
     const before = await shares();
     await openShare('reconcile', 'Marit Fallow', 'Asked against packed');
@@ -322,5 +366,6 @@ describe('the yields of the shop', () => {
     await tove.sees('The bill', 'h2');
     await tove.open('/yields?species=hog');
     await tove.until('one more', async () => (await shares()) === before + 1);
+    expect(await learntFrom(tove)).toBe(learnt + 1);
   });
 });

@@ -154,7 +154,7 @@ function Figures({ head, against, figures }: Group) {
               <span>+{wide} %</span>
             </th>
             <th className="num">here</th>
-            <th className="num">shares</th>
+            <th className="num">seen</th>
             <th className="num">of your own</th>
           </tr>
         </thead>
