@@ -114,11 +114,16 @@ function learnOne(kept: Sifted['kept'], uncertainty: Uncertainty): Learnt {
   const evidence = weight / (weight + variance / priorSd ** 2);
   return {
     orders,
-    logRatio: evidence * middle,
-    logRatioSd: priorSd * Math.sqrt(1 - evidence),
-    noiseScale: Math.sqrt(variance / expectedVariance),
-    evidence,
+    logRatio: rounded(evidence * middle),
+    logRatioSd: rounded(priorSd * Math.sqrt(1 - evidence)),
+    noiseScale: rounded(Math.sqrt(variance / expectedVariance)),
+    evidence: rounded(evidence),
   };
+}
+
+/** More digits than anybody could measure are noise, and are sent to every sheet. */
+function rounded(value: number): number {
+  return Math.round(value * 1e6) / 1e6;
 }
 
 /** Summed smallest first, so that the order of what is summed does not show. */

@@ -13,6 +13,8 @@ export type GroundSent = Pick<Ground, 'coldSides' | 'priceList' | 'bill'> &
     readonly carcass: CarcassFacts;
     /** What the house's advice goes by besides the carcass. */
     readonly known: Situation['known'] | null;
+    /** The shop's own figures for animals like this one; null where it has none yet. */
+    readonly experience: Situation['experience'] | null;
     /** The households that are cut by this sheet as one, this one among them. */
     readonly together: readonly Portion[];
   };
@@ -28,18 +30,31 @@ export function situationSent({
   breaks,
   condition,
   known,
-}: Situation): Pick<GroundSent, 'unit' | 'sides' | 'part' | 'addOns' | 'tools' | 'carcass' | 'known'> {
+  experience,
+}: Situation): Pick<
+  GroundSent,
+  'unit' | 'sides' | 'part' | 'addOns' | 'tools' | 'carcass' | 'known' | 'experience'
+> {
   const carcass = {
     ...(school ? { school } : {}),
     ...(breaks ? { breaks } : {}),
     ...(condition ? { condition } : {}),
   };
-  return { unit, sides, part: part ?? null, addOns, tools, carcass, known: known ?? null };
+  return {
+    unit,
+    sides,
+    part: part ?? null,
+    addOns,
+    tools,
+    carcass,
+    known: known ?? null,
+    experience: experience ?? null,
+  };
 }
 
 /** What a sheet is worked out against, from what was sent and the species that it names. */
 export function groundOf(sent: GroundSent, species: Species): Ground {
-  const { unit, sides, part, addOns, tools, carcass, known, coldSides, priceList, bill } = sent;
+  const { unit, sides, part, addOns, tools, carcass, known, experience, coldSides, priceList, bill } = sent;
   return {
     situation: {
       species,
@@ -49,6 +64,7 @@ export function groundOf(sent: GroundSent, species: Species): Ground {
       addOns,
       tools,
       ...(known ? { known } : {}),
+      ...(experience ? { experience } : {}),
       ...carcass,
     },
     coldSides,

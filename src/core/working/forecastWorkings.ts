@@ -1,11 +1,16 @@
 import type { Forecast, ForecastLine } from '../forecast/types';
 import { formatInches } from '../quantity/length';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
+import { inSentence } from '../quantity/inSentence';
+import type { Situation } from '../sheet/situation';
 import type { Species } from '../species/types';
 import type { Working, WorkingInput } from './working';
 
 /** How the packaged weight of a line comes about. */
-export function lineWorking(line: ForecastLine, species: Species, unit: WeighingUnit): Working {
+export function lineWorking(
+  line: ForecastLine,
+  { species, unit, experience }: Pick<Situation, 'species' | 'unit' | 'experience'>,
+): Working {
   if (line.kind === 'grind') return grindLineWorking(line, unit);
   const show = shower(unit);
   const inputs: WorkingInput[] = [
@@ -25,17 +30,22 @@ export function lineWorking(line: ForecastLine, species: Species, unit: Weighing
     formula:
       'Share of the cold side less cutting shrink; less trim, tissue by tissue; less the blade’s dust; times what cure and smoke leave; less what packed pounds lose.',
     inputs,
-    source: `${species.atlas.source}. ${rangeWords(line)}`,
+    source: `${species.atlas.source}. ${rangeWords(line, experience?.cuts[line.ownCut]?.orders ?? 0, species)}`,
   };
 }
 
 /** What the range stands on, and how much the shop's own orders count in the line. */
-function rangeWords({ evidence }: ForecastLine): string {
+function rangeWords({ evidence }: ForecastLine, orders: number, species: Species): string {
   const own =
     evidence > 0
-      ? `The shop's own finished orders weigh ${Math.round(evidence * 100)} % against the reference.`
+      ? `${ownWords(orders, species)} and the reference; your own weigh ${Math.round(evidence * 100)} %.`
       : 'The shop has no finished orders of this cut yet: the reference stands alone.';
   return `Eight in ten are expected in the range: animals and hands differ. ${own}`;
+}
+
+/** @example ownWords(23, hog) // => 'From 23 of your finished hog shares' */
+function ownWords(orders: number, { name }: Species): string {
+  return `From ${orders} of your finished ${inSentence(name)} shares`;
 }
 
 function grindLineWorking(line: ForecastLine, unit: WeighingUnit): Working {
@@ -92,7 +102,12 @@ function analysedPct({ pool }: Forecast, { grind }: Species): number {
 }
 
 /** How the take-home weight and the yield come about. */
-export function takeHomeWorking(expected: Forecast, species: Species, unit: WeighingUnit): Working {
+export function takeHomeWorking(
+  expected: Forecast,
+  { species, unit, experience }: Pick<Situation, 'species' | 'unit' | 'experience'>,
+): Working {
+  const orders = experience?.takeHome?.orders ?? 0;
+  const own = orders > 0 ? ` ${ownWords(orders, species)} and the reference.` : '';
   const show = shower(unit);
   const { losses } = expected;
   return {
@@ -111,6 +126,6 @@ export function takeHomeWorking(expected: Forecast, species: Species, unit: Weig
       { label: 'take-home', value: show(expected.takeHome) },
       { label: 'yield on cold weight', value: `${(expected.yieldBp / 100).toFixed(2)} %` },
     ],
-    source: `Eight in ten are expected between ${show(expected.takeHomeLow)} and ${show(expected.takeHomeHigh)}: animals, hands and a fatness nobody measured. ${species.atlas.source}.`,
+    source: `Eight in ten are expected between ${show(expected.takeHomeLow)} and ${show(expected.takeHomeHigh)}: animals, hands and a fatness nobody measured. ${species.atlas.source}.${own}`,
   };
 }

@@ -27,7 +27,7 @@ describe('the working of a beef line', () => {
     for (const line of forecast(side, houseSheet(side), [weight(375)]).lines.filter(
       (each) => each.kind === 'cut',
     )) {
-      const { inputs } = lineWorking(line, beef, 'lb');
+      const { inputs } = lineWorking(line, { species: beef, unit: 'lb' });
       const value = (at: number) => Number(inputs[at]!.value.replace('−', '-').replace(/[^\d.-]/g, ''));
       const box = inputs.findIndex((input) => input.label === 'in the boxes');
       const sum = inputs.slice(0, box).reduce((total, _, at) => total + value(at), 0);
@@ -40,7 +40,7 @@ describe('the working of a line', () => {
   it.each(expected.lines.filter((line) => line.kind === 'cut').map((line) => [line.cut, line] as const))(
     '%s: what comes off the rail less what is taken off is what is in the boxes',
     (_, line) => {
-      const given = weights(lineWorking(line, species, 'lb'));
+      const given = weights(lineWorking(line, { species, unit: 'lb' }));
       const packed = given.get('in the boxes')!;
       const sum = [...given]
         .filter(([label]) => label !== 'in the boxes')
@@ -52,14 +52,14 @@ describe('the working of a line', () => {
 
   it('says the thickness that the saw dust was made at, and where the figures come from', () => {
     const chops = expected.lines.find((line) => line.decision === 'center-loin')!;
-    const working = lineWorking(chops, species, 'lb');
+    const working = lineWorking(chops, { species, unit: 'lb' });
     expect(working.inputs.map((input) => input.label)).toContain('saw dust at 1 in');
     expect(working.source).toContain('Eight in ten are expected in the range');
   });
 
   it('of grind says its packs', () => {
     const grind = expected.lines.find((line) => line.kind === 'grind')!;
-    expect(lineWorking(grind, species, 'lb').inputs).toContainEqual({
+    expect(lineWorking(grind, { species, unit: 'lb' }).inputs).toContainEqual({
       label: 'packs',
       value: `${grind.packs} of 1.000 lb`,
     });
@@ -68,14 +68,14 @@ describe('the working of a line', () => {
   it('says when brine stays in instead of water leaving', () => {
     const cured = expected.lines.find((line) => line.cure !== null)!;
     const gained = { ...cured, cureLoss: -100 as never };
-    const labels = lineWorking(gained, species, 'lb').inputs.map((input) => input.label);
+    const labels = lineWorking(gained, { species, unit: 'lb' }).inputs.map((input) => input.label);
     expect(labels).toContain('brine that stays in');
   });
 });
 
 describe('the working of the whole', () => {
   it('take-home: the cold weight less every loss', () => {
-    const given = weights(takeHomeWorking(expected, species, 'lb'));
+    const given = weights(takeHomeWorking(expected, { species, unit: 'lb' }));
     const losses = [...given].filter(([, w]) => w < 0).reduce((sum, [, w]) => sum + w, 0);
     expect(given.get('cold weight')! + losses).toBe(given.get('take-home'));
   });
@@ -95,7 +95,7 @@ describe('the working of the whole', () => {
       (sheet, decision) => answered(sheet, decision, form(decision, 'grind')),
       house,
     );
-    const labels = takeHomeWorking(forecast(half, fresh, COLD), species, 'lb').inputs.map(
+    const labels = takeHomeWorking(forecast(half, fresh, COLD), { species, unit: 'lb' }).inputs.map(
       (each) => each.label,
     );
     expect(labels).not.toContain('cure and smoke');

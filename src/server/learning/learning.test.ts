@@ -1,7 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import type { ShareId } from '@/core/order/animal';
+import { forecast } from '@/core/forecast/forecast';
 import { keptShare } from '@/core/hang/shrink';
 import { lessonRowOf } from '@/core/learning/lessonRow';
+import { groundOf } from '@/core/questions/groundOf';
+import { takeHomeWorking } from '@/core/working/forecastWorkings';
 import { instant } from '@/core/time/shopTime';
 import { kindOf } from '@/core/learning/kinds';
 import { planOf } from '@/core/order/standing';
@@ -68,6 +71,18 @@ describe('what a closed share taught', () => {
     expect(cut(after, roast).relativeSd).toBeLessThan(cut(before, roast).relativeSd);
     expect(cut(after, roast).evidence).toBeGreaterThan(0.4);
   }, 120_000);
+
+  it('is in the sheet as it is answered in a browser, to the thousandth', async () => {
+    await closed();
+    const [waiting] = await shop.book(hogDocument({ animal: { ...hogDocument().animal, tag: 'H899' } }));
+    const shareId = waiting!.share.id;
+    const view = await shop.get('sheetView', { shareId });
+    const { situation, coldSides } = groundOf(JSON.parse(JSON.stringify(view)), waiting!.situation.species);
+    const there = forecast(situation, view.sheet, coldSides);
+    expect(there).toEqual(await expectedOf(shareId));
+    expect(there.lines.some(({ evidence }) => evidence > 0)).toBe(true);
+    expect(takeHomeWorking(there, situation).source).toContain('From 1 of your finished hog shares');
+  }, 60_000);
 
   it('is shown against the reference; left out with a reason it teaches no more, taken in again it does', async () => {
     const shareId = await closed();

@@ -98,7 +98,7 @@ const BoxRow = memo(function BoxRow(props: RowProps) {
   const working = () => {
     const { now, situation } = state.current;
     const found = now.forecast.lines.find((each) => each.key === line)!;
-    return lineWorking(found, situation.species, situation.unit);
+    return lineWorking(found, situation);
   };
   return (
     <tr className={isOpen ? boxes.openLine : undefined} onClick={() => onOpen(decision)}>

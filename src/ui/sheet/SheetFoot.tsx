@@ -18,7 +18,7 @@ type Props = { state: SheetState; view: SheetView };
 /** The figures people ask for, and the whole hanging weight as one bar that always adds up: always in view. */
 export function SheetFoot({ state: { now, situation, ground }, view }: Props) {
   const { forecast, bill } = now;
-  const { species, unit } = situation;
+  const { unit } = situation;
   const { sign } = ground.priceList;
   const [low, high] = [forecast.takeHomeLow, forecast.takeHomeHigh].map((w) => formatWeight(w, 0));
   const deposit = bill.due === bill.total ? '' : `, ${formatMoney(bill.due, sign)} after deposit`;
@@ -28,7 +28,7 @@ export function SheetFoot({ state: { now, situation, ground }, view }: Props) {
       <div className={styles.line}>
         <dl className={styles.totals}>
           <Total words={`take-home, ${low} to ${high}`} unit={unit}>
-            <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, species, unit)}>
+            <WorkingOf title="Take-home" working={() => takeHomeWorking(forecast, situation)}>
               <span className={styles.figure}>{formatWeight(forecast.takeHome, 1)}</span>
             </WorkingOf>
           </Total>
