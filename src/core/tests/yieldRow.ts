@@ -12,7 +12,14 @@ export const NOTHING_WENT: Readonly<Record<Went, typeof ZERO_WEIGHT>> = zeros(WE
 /** A finished share of nothing, with what a test says of it. */
 export function yieldRow(change: Partial<YieldRow>): YieldRow {
   return {
-    ...{ shareId: 's', animalId: 'a', name: 'Ottilie, left half', part: 'left half', tag: 'H1' },
+    ...{
+      shareId: 's',
+      animalId: 'a',
+      name: 'Ottilie, left half',
+      part: 'left half',
+      ofAnimal: 0.5,
+      tag: 'H1',
+    },
     ...{ farmId: 'f', farm: 'Low Tarn', species: 'hog', type: '', school: 'us', boneState: 'mixed' },
     ...{
       closedOn: '2026-03-02' as Day,

@@ -5,6 +5,7 @@ import type { Reconciliation } from '../reconcile/reconcile';
 import { reconciliationOf, weighedOf } from '../order/settling';
 import { animalHotWeight, coldWeight, daysHung, hotWeight, planOf } from '../order/standing';
 import { sumWeights, weight, ZERO_WEIGHT, type Weight } from '../quantity/weight';
+import { partOfAnimal } from '../shares/parts';
 import { DESTINATIONS, type Destination } from '../species/types';
 import { dayIn, type Day } from '../time/shopTime';
 
@@ -38,6 +39,8 @@ export type YieldRow = {
   readonly animalId: string;
   readonly name: string;
   readonly part: string;
+  /** What of its animal it is, 0 to 1, by count of quarters. */
+  readonly ofAnimal: number;
   readonly tag: string;
   readonly farmId: string;
   readonly farm: string;
@@ -87,6 +90,7 @@ export function yieldRowOf(
     animalId: animal.id,
     name: cutName(file),
     part: partName({ part: share.part, sharePct: 100 }),
+    ofAnimal: partOfAnimal(share.part),
     tag: animal.tag,
     farmId: animal.farm.id,
     farm: animal.farm.name,

@@ -15,6 +15,7 @@ import {
   type RateId,
 } from '@/core/yields/rates';
 import { byCutter, type CutterFigures } from '@/core/yields/byCutter';
+import { byBoneState, byFarm, type FarmMean, type SheetKind } from '@/core/yields/byFarm';
 import { forecastsOf, missOf, type ForecastMiss, type Forecasts } from '@/core/yields/forecastAgainst';
 import type { HouseRules } from '@/core/shop/houseRules';
 import { against, likesOf, type Against } from '@/core/yields/likes';
@@ -74,6 +75,9 @@ export type YieldsView = {
   readonly limits: { readonly askPct: number; readonly investigatePct: number };
   /** The share that is asked about; null where none is. */
   readonly why: Why | null;
+  /** What an animal gives, by farm; and what goes home by the kind of sheet. */
+  readonly farms: readonly FarmMean[];
+  readonly sheets: readonly SheetKind[];
   /** Who cut how, for the owner alone; empty for everybody else. */
   readonly cutters: readonly (CutterFigures & { readonly name: string })[];
   /** By cut, over the shares that have it: what of the hot weight it is. */
@@ -160,6 +164,8 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
         isLeftOut: (await choicesOfLearning(house.db)).get(shareId)?.leftOut ?? false,
         mayLeaveOut: isOwner(house.actor),
       }),
+      farms: byFarm(own),
+      sheets: byBoneState(own),
       cutters: isOwner(house.actor) ? await cuttersOf(house, own) : [],
       cuts: cutsOf(own),
     });

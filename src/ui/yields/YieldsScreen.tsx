@@ -12,6 +12,7 @@ import { Nothing } from '../kit/States';
 import { addressOf, FilterSentence } from './FilterSentence';
 import { rowsOf, type Row } from './rows';
 import { SeasonSoFar } from './SeasonSoFar';
+import { ByFarm } from './ByFarm';
 import { WhoTrims } from './WhoTrims';
 import { WhyThisOne } from './WhyThisOne';
 import { CutsTable, YieldsTable } from './YieldsTable';
@@ -75,6 +76,7 @@ export function YieldsScreen({ view }: { view: YieldsView }) {
         </section>
         <section>
           <WhyThisOne view={view} onAsk={ask} />
+          <ByFarm view={view} />
           <WhoTrims cutters={view.cutters} />
           <h2 className={styles.cuts}>Cut by cut</h2>
           <CutsTable view={view} />
