@@ -162,12 +162,20 @@ export async function sharesWithoutSheet(db: Database): Promise<ShareId[]> {
     .pluck('shareId');
 }
 
-/** Shares of a species that are not on the block yet: their plans follow what the shop learns. */
-export async function sharesBeforeTheBlock(db: Database, species: string): Promise<ShareId[]> {
+/**
+ * Shares that are not on the block yet: their plans follow what the shop learns.
+ *
+ * @param species - of one species only; of all when absent
+ */
+export async function sharesBeforeTheBlock(db: Database, species?: string): Promise<ShareId[]> {
   return db('shareStages')
     .where({ onBlock: false })
     .whereNotIn('stage', ENDED)
-    .whereIn('animalId', db('animals').where({ species }).select('id'))
+    .modify((query) =>
+      species === undefined
+        ? query
+        : query.whereIn('animalId', db('animals').where({ species }).select('id')),
+    )
     .orderBy('number')
     .pluck('shareId');
 }

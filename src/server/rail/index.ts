@@ -1,7 +1,7 @@
 import { findView } from './findView';
 import { railView, stageView } from './railView';
 
-export { restageAll } from './restage';
+export { restage, restageAll, unread } from './restage';
 export type { Found } from './findView';
 export type { Rail, TicketPage } from './railView';
 export type { Ticket } from './ticket';

@@ -1,9 +1,9 @@
 import { migrate, type Database } from '@/data/database';
-import { countRows } from '@/data/rail';
+import { countRows, sharesBeforeTheBlock } from '@/data/rail';
 import { freezeOldPlans } from '../block';
 import type { SetUps } from '@/data/setUp';
 import { log } from '../house/log';
-import { restageAll } from '../rail';
+import { restage, restageAll, unread } from '../rail';
 import { completeYields } from '../yields';
 
 /**
@@ -18,7 +18,6 @@ export async function prepareShop(db: Database, setUps: SetUps): Promise<void> {
   const yields = await completeYields(db, setUps);
   if (yields > 0) log().info({ shares: yields }, 'yields worked out');
   const { shares, staged } = await countRows(db);
-  if (shares !== staged || yields > 0) {
-    log().info({ shares: await restageAll(db, setUps) }, 'stages worked out anew');
-  }
+  if (shares !== staged) log().info({ shares: await restageAll(db, setUps) }, 'stages worked out anew');
+  else if (yields > 0) await restage(db, setUps, unread(await sharesBeforeTheBlock(db)));
 }
