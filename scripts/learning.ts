@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { readCatalogue } from '@/data/catalogue';
-import { seasonFigures } from '@/core/learning/seasonFigures';
+import { seasonFigures } from '@/core/tests/seasonFigures';
 
 /**
  * `npm run season [-- --shops 60 --asked 12]`: simulates the seasons of many shops, each with a hand of its own, and

@@ -45,11 +45,6 @@ const PRIOR_SD: Readonly<Record<Exclude<Taught, 'cut' | 'grind' | 'whole'>, numb
   wrap: 0.3,
 };
 
-/** Whether two kinds are one; what is written of a kind besides does not matter. */
-export function isSameKind(a: Kind, b: Kind): boolean {
-  return kindKey(a) === kindKey(b);
-}
-
 /** A kind in a word, to keep things by. */
 export function kindKey({ species, school, breaks, type }: Kind): string {
   return JSON.stringify([species, school, type, Object.entries(breaks).sort(([a], [b]) => (a < b ? -1 : 1))]);
@@ -87,10 +82,10 @@ export function learnExperience(
 export function figuresOf(
   rows: readonly LessonRow[],
   taught: Taught,
-  { kind, uncertainty }: { readonly kind?: Kind; readonly uncertainty: Uncertainty },
+  uncertainty: Uncertainty,
 ): LearntFigure[] {
   const priorSd = taught in PRIOR_SD ? PRIOR_SD[taught as keyof typeof PRIOR_SD] : uncertainty.priorSd;
-  return learnFigures(outcomesOf(rows, taught, { kind }), { ...uncertainty, priorSd });
+  return learnFigures(outcomesOf(rows, taught, {}), { ...uncertainty, priorSd });
 }
 
 /** A share whose grind is expected as the learnt cuts leave it: what a hand leaves on them is missing in the tub. */
@@ -106,7 +101,7 @@ function besideItsCuts(row: LessonRow, cuts: LearntCuts): LessonRow {
   return { ...row, lessons };
 }
 
-type Asked = { readonly kind?: Kind | undefined; readonly boneState?: BoneState };
+type Asked = { readonly kind?: Kind; readonly boneState?: BoneState };
 
 function outcomesOf(rows: readonly LessonRow[], taught: Taught, { kind, boneState }: Asked): Outcome[] {
   const key = kind && kindKey(kind);

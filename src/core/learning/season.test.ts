@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { normalsFrom } from '../ranges/normals';
 import { speciesById } from '../tests/catalogue';
 import { learn, learnFigures, noExperience, type Outcome } from './experience';
-import { seasonFigures } from './seasonFigures';
+import { seasonFigures } from '../tests/seasonFigures';
 
 const SHOPS = { shops: 80, asked: 6 } as const;
 

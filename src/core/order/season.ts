@@ -139,26 +139,9 @@ export function learnSeason(raw: unknown, shop: ReadingShop): Result<ExperienceD
     groups: sorted.map(([, { group, outcomes, orders }]) => ({
       ...group,
       orders,
-      cuts: written(learn(outcomes, speciesIn(shop.catalogue, group.species).uncertainty)),
+      cuts: learn(outcomes, speciesIn(shop.catalogue, group.species).uncertainty),
     })),
   });
-}
-
-/** As an experience file has it: more digits than anybody could measure are noise to its reader. */
-function written(learnt: LearntCuts): LearntCuts {
-  const round = (value: number) => Math.round(value * 1e6) / 1e6;
-  return Object.fromEntries(
-    Object.entries(learnt).map(([cut, { orders, logRatio, logRatioSd, noiseScale, evidence }]) => [
-      cut,
-      {
-        orders,
-        logRatio: round(logRatio),
-        logRatioSd: round(logRatioSd),
-        noiseScale: round(noiseScale),
-        evidence: round(evidence),
-      },
-    ]),
-  );
 }
 
 type Group = Omit<LearntGroup, 'cuts' | 'orders'>;

@@ -43,29 +43,33 @@ export type FarmSpeciesYear = {
 /** Fewer shares of others would be somebody in particular. */
 export const FEWEST_OTHERS = 8;
 
-/** A farm's season by species, beside its own year before and beside the shop's other farms. */
+/**
+ * A farm's season by species, beside its own year before and beside the shop's other farms.
+ *
+ * @param own - of the farm, of any year
+ * @param others - of other farms, of the year
+ */
 export function farmSeason(
-  rows: readonly YieldRow[],
-  { farmId, year }: { readonly farmId: string; readonly year: number },
+  own: readonly YieldRow[],
+  others: readonly YieldRow[],
+  year: number,
 ): FarmSpeciesYear[] {
-  const closedIn = (row: YieldRow, of: number) => row.closedOn.startsWith(`${of}-`);
-  const own = rows.filter((row) => row.farmId === farmId);
-  const now = group(
-    own.filter((row) => closedIn(row, year)),
-    ({ species }) => species,
-  );
-  return [...now].map(([species, ofYear]) => {
-    const ofBefore = own.filter((row) => row.species === species && closedIn(row, year - 1));
-    const others = rows.filter(
-      (row) => row.farmId !== farmId && row.species === species && closedIn(row, year),
+  const closedIn = (of: number) =>
+    group(
+      own.filter(({ closedOn }) => closedOn.startsWith(`${of}-`)),
+      ({ species }) => species,
     );
-    const band = spreadOf(others.map((row) => rateOf(row, 'packed-hot')));
+  const before = closedIn(year - 1);
+  return [...closedIn(year)].map(([species, rows]) => {
+    const ofBefore = before.get(species);
+    const theirs = others.filter((row) => row.species === species);
+    const band = spreadOf(theirs.map((row) => rateOf(row, 'packed-hot')));
     return {
       species,
-      year: yearOf(ofYear),
-      before: ofBefore.length > 0 ? yearOf(ofBefore) : null,
+      year: yearOf(rows),
+      before: ofBefore ? yearOf(ofBefore) : null,
       others: band && band.of >= FEWEST_OTHERS ? band : null,
-      cuts: cutsOf(ofYear),
+      cuts: cutsOf(rows),
     };
   });
 }

@@ -1,4 +1,4 @@
-export { experiencesOf, type Experiences } from './experiences';
+export { experiencesOf, forgetExperiences, type Experiences } from './experiences';
 export {
   choicesOfLearning,
   learntRows,

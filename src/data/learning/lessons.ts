@@ -2,15 +2,13 @@ import type { LessonRow } from '@/core/learning/lessons';
 import type { ShareId } from '@/core/order/animal';
 import type { Instant } from '@/core/time/shopTime';
 import type { Database } from '../database';
+import { writeProjection } from '../projection';
 
 /** How lessons are worked out; another number makes all of them anew at the next start. */
 export const LESSONS_VERSION = 1;
 
 /** A shop's hand of some years ago says nothing of today's: so many finished shares of a species are learnt from. */
 const MOST_LEARNT_FROM = 400;
-
-/** Rows of one statement. */
-const AT_ONCE = 400;
 
 /** A share is left out of the learning, or taken in again. */
 export type LearningChoice = {
@@ -24,33 +22,24 @@ export type LearningChoice = {
 
 /** Writes what finished shares taught, in place of what was worked out before. */
 export async function writeLessons(db: Database, rows: readonly LessonRow[]): Promise<void> {
-  for (let start = 0; start < rows.length; start += AT_ONCE) {
-    const written = rows.slice(start, start + AT_ONCE).map((row) => ({
-      shareId: row.shareId,
-      species: row.species,
-      closedOn: row.closedOn,
-      version: LESSONS_VERSION,
-      row: JSON.stringify(row),
-    }));
-    await db('lessons').insert(written).onConflict('shareId').merge();
-  }
+  await writeProjection(db, { table: 'lessons', version: LESSONS_VERSION }, rows);
 }
 
-/** Lessons of a species; what made-up animals of a sample would teach is not among them. */
-function lessonsOf(db: Database, species: string) {
-  const samples = db('shares')
-    .whereIn('animalId', db('animals').where({ sample: true }).select('id'))
-    .select('id');
-  return db('lessons').where({ species }).whereNotIn('shareId', samples);
-}
-
-/** What the last finished shares of a species taught, the last closed first; what is left out is not among them. */
+/**
+ * What the last finished shares of a species taught, the last closed first; what is left out, and what made-up animals of
+ * a sample would teach, is not among them.
+ */
 export async function learntRows(db: Database, species: string): Promise<LessonRow[]> {
   const leftOut = [...(await choicesOfLearning(db)).values()]
     .filter((choice) => choice.leftOut)
     .map(({ shareId }) => shareId);
-  const rows: { row: string }[] = await lessonsOf(db, species)
+  const samples = db('shares')
+    .whereIn('animalId', db('animals').where({ sample: true }).select('id'))
+    .select('id');
+  const rows: { row: string }[] = await db('lessons')
+    .where({ species })
     .whereNotIn('shareId', leftOut)
+    .whereNotIn('shareId', samples)
     .orderBy([{ column: 'closedOn', order: 'desc' }, { column: 'shareId' }])
     .limit(MOST_LEARNT_FROM)
     .select('row');
@@ -69,9 +58,9 @@ export async function writeLearningChoice(db: Database, choice: LearningChoice):
   await db('learningChoices').insert(choice);
 }
 
-/** Changes whenever anything is learnt from that was not before, of a species, or is not any more. */
-export async function learningMark(db: Database, species: string): Promise<string> {
-  const lessons = await lessonsOf(db, species).max({ last: 'rowid' }).count({ all: '*' }).first();
+/** Changes whenever a share teaches, or is left out; it costs the same however long the history is. */
+export async function learningMark(db: Database): Promise<string> {
+  const lessons = await db('lessons').max({ last: 'rowid' }).first();
   const choices = await db('learningChoices').max({ last: 'number' }).first();
-  return `${lessons?.['last'] ?? 0} ${lessons?.['all'] ?? 0} ${choices?.['last'] ?? 0}`;
+  return `${lessons?.['last'] ?? 0} ${choices?.['last'] ?? 0}`;
 }

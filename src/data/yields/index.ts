@@ -1,9 +1,12 @@
 export { rememberedOf, writeFarmNote, type FarmNote } from './farmNotes';
 export {
-  allYieldRows,
   closedWithoutYield,
+  namesOfYields,
   speciesOfYield,
   writeYields,
   yieldRows,
+  yieldRowsOfFarm,
+  yieldRowsOfYear,
+  yieldYears,
   YIELDS_VERSION,
 } from './yields';

@@ -2,25 +2,14 @@ import type { ShareId } from '@/core/order/animal';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import type { Database } from '../database';
 import { LESSONS_VERSION } from '../learning';
+import { writeProjection } from '../projection';
 
 /** How rows are worked out; another number makes all of them anew at the next start. */
 export const YIELDS_VERSION = 2;
 
-/** Rows of one statement. */
-const AT_ONCE = 400;
-
 /** Writes what finished shares gave, in place of what was worked out before. */
 export async function writeYields(db: Database, rows: readonly YieldRow[]): Promise<void> {
-  for (let start = 0; start < rows.length; start += AT_ONCE) {
-    const written = rows.slice(start, start + AT_ONCE).map((row) => ({
-      shareId: row.shareId,
-      species: row.species,
-      closedOn: row.closedOn,
-      version: YIELDS_VERSION,
-      row: JSON.stringify(row),
-    }));
-    await db('yields').insert(written).onConflict('shareId').merge();
-  }
+  await writeProjection(db, { table: 'yields', version: YIELDS_VERSION }, rows);
 }
 
 /** What finished shares of a species gave, the last closed first. */
@@ -37,10 +26,46 @@ export async function speciesOfYield(db: Database, shareId: string): Promise<str
   return (await db('yields').where({ shareId }).first('species'))?.species;
 }
 
-/** What all finished shares gave, in the order they were closed. */
-export async function allYieldRows(db: Database): Promise<YieldRow[]> {
-  const rows: { row: string }[] = await db('yields').orderBy(['closedOn', 'shareId']).select('row');
+/** What was finished in a year gave, in the order it was closed. */
+export async function yieldRowsOfYear(db: Database, year: number): Promise<YieldRow[]> {
+  const rows: { row: string }[] = await db('yields')
+    .whereBetween('closedOn', [`${year}-01-01`, `${year}-12-31`])
+    .orderBy(['closedOn', 'shareId'])
+    .select('row');
   return rows.map(({ row }) => JSON.parse(row));
+}
+
+/** What all finished shares of a farm's animals gave. */
+export async function yieldRowsOfFarm(db: Database, farmId: string): Promise<YieldRow[]> {
+  const shares = db('shares').whereIn('animalId', db('animals').where({ farmId }).select('id')).select('id');
+  const rows: { row: string }[] = await db('yields').whereIn('shareId', shares).select('row');
+  return rows.map(({ row }) => JSON.parse(row));
+}
+
+/** Years in which anything was finished, the last first. */
+export async function yieldYears(db: Database): Promise<number[]> {
+  const rows: { year: string }[] = await db('yields')
+    .distinct(db.raw('substr("closedOn", 1, 4) AS year'))
+    .orderBy('year', 'desc');
+  return rows.map(({ year }) => Number(year));
+}
+
+/** What finished shares are called: `Ottilie Brandreth, left half, H900`. */
+export async function namesOfYields(
+  db: Database,
+  species: string,
+  shareIds: readonly string[],
+): Promise<ReadonlyMap<string, string>> {
+  const rows: { row: string }[] = await db('yields')
+    .where({ species })
+    .whereIn('shareId', shareIds)
+    .select('row');
+  return new Map(
+    rows.map(({ row }) => {
+      const { shareId, name, tag } = JSON.parse(row) as YieldRow;
+      return [shareId, `${name}, ${tag}`];
+    }),
+  );
 }
 
 /** Closed shares whose row or lessons are missing, or were worked out another way; of those cut as one the first. */

@@ -9,5 +9,6 @@ export async function addSample(around: Surroundings, owner: Staff, sign: Sign):
   const animalIds = await seedLiveWeek(around, sign, owner);
   await markAsSample(around.db, animalIds);
   // While it was made it taught like any other; the shop's own orders are forecast without it.
+  around.files.forgetAll();
   await restageAll(around.db, around.setUps);
 }

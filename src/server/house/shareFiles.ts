@@ -2,6 +2,7 @@ import { LRUCache } from 'lru-cache';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import { dataVersion, type Database } from '@/data/database';
+import { forgetExperiences } from '@/data/learning';
 import { readShareFile } from '@/data/rail';
 import type { SetUps } from '@/data/setUp';
 
@@ -47,6 +48,7 @@ export class ShareFiles {
   /** A transaction was rolled back: what was read in it may never have been. */
   forgetAll(): void {
     this.forgetShares();
+    forgetExperiences(this.setUps);
     this.setUps.forget();
   }
 }

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { P90_DEVIATIONS } from '@/core/forecast/spread';
 import { localName } from '@/core/forecast/lines';
 import type { LearntFigure } from '@/core/learning/experience';
 import { figuresOf } from '@/core/learning/kinds';
@@ -7,7 +8,7 @@ import { inSentence } from '@/core/quantity/inSentence';
 import { success } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import { choicesOfLearning, learntRows } from '@/data/learning';
-import { yieldRows } from '@/data/yields';
+import { namesOfYields } from '@/data/yields';
 import { isOwner } from '../house/actor';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE } from '../house/useCase';
@@ -60,8 +61,6 @@ export type LearningView = {
   readonly mayChoose: boolean;
 };
 
-const P90 = 1.2816;
-
 /** What the shop has learnt of a species from its finished orders, against the reference. */
 export const learningView = defineUseCase<{ species?: string }, LearningView>({
   name: 'learningView',
@@ -73,13 +72,15 @@ export const learningView = defineUseCase<{ species?: string }, LearningView>({
     const species = asked === '' ? all[0]! : all.find(({ id }) => id === asked);
     if (!species) return refuse('not-found', 'We do not cut that animal.', 'species');
     const rows = await learntRows(house.db, species.id);
-    const names = new Map(
-      (await yieldRows(house.db, species.id)).map(({ shareId, name, tag }) => [shareId, `${name}, ${tag}`]),
-    );
     const of = TAUGHT.flatMap((taught) =>
-      figuresOf(rows, taught, { uncertainty: species.uncertainty }).map((figure) => ({ taught, figure })),
+      figuresOf(rows, taught, species.uncertainty).map((figure) => ({ taught, figure })),
     );
     const choices = [...(await choicesOfLearning(house.db)).values()].filter(({ leftOut }) => leftOut);
+    const heldBack = of.flatMap(({ figure }) => figure.heldBack.map(({ source = '' }) => source));
+    const names = await namesOfYields(house.db, species.id, [
+      ...heldBack,
+      ...choices.map(({ shareId }) => shareId),
+    ]);
     return success({
       species: all.map(({ id, name }) => ({ id, label: name })),
       asked: species.id,
@@ -108,8 +109,8 @@ function figureOf(species: Species, taught: Taught, figure: LearntFigure): ShopF
     name: nameOf(species, taught, figure.cut),
     orders,
     pct: pct(logRatio),
-    lowPct: pct(logRatio - P90 * logRatioSd),
-    highPct: pct(logRatio + P90 * logRatioSd),
+    lowPct: pct(logRatio - P90_DEVIATIONS * logRatioSd),
+    highPct: pct(logRatio + P90_DEVIATIONS * logRatioSd),
     ownPct: 100 * evidence,
     noiseScale,
     change,

@@ -3,7 +3,7 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { brokenRow, stageRowOf, type StageRow } from '@/core/order/stageRow';
 import { allShareIds } from '@/data/book';
 import type { Database } from '@/data/database';
-import { readShareFile, shareAlone, writeStage } from '@/data/rail';
+import { readShareFile, readShareFiles, shareAlone, writeStage } from '@/data/rail';
 import type { SetUps } from '@/data/setUp';
 import { log } from '../house/log';
 
@@ -17,9 +17,25 @@ export async function restage(
   setUps: SetUps,
   touched: ReadonlyMap<ShareId, ShareFile | undefined>,
 ): Promise<void> {
+  const unknown = [...touched].flatMap(([shareId, file]) => (file ? [] : [shareId]));
+  const read = await readTogether(db, setUps, unknown);
   for (const [shareId, file] of touched) {
-    const row = file ? stageRowOf(file) : await freshRow(db, setUps, shareId);
+    const row = file ? stageRowOf(file) : await freshRow(db, setUps, shareId, read.get(shareId));
     if (row) await writeStage(db, row);
+  }
+}
+
+/** Files of many shares read at once; none where one of them cannot be read: each is then read by itself. */
+async function readTogether(
+  db: Database,
+  setUps: SetUps,
+  shareIds: readonly ShareId[],
+): Promise<ReadonlyMap<ShareId, ShareFile>> {
+  try {
+    const files = await readShareFiles(db, setUps, shareIds);
+    return new Map(files.map((file) => [file.share.id, file]));
+  } catch {
+    return new Map();
   }
 }
 
@@ -28,14 +44,19 @@ export function unread(shareIds: readonly ShareId[]): ReadonlyMap<ShareId, undef
   return new Map(shareIds.map((shareId) => [shareId, undefined]));
 }
 
-/** Where a share stands, worked out anew; undefined when there is no such share. */
+/**
+ * Where a share stands, worked out anew; undefined when there is no such share.
+ *
+ * @param known - its file, where it was read already
+ */
 export async function freshRow(
   db: Database,
   setUps: SetUps,
   shareId: ShareId,
+  known?: ShareFile,
 ): Promise<StageRow | undefined> {
   try {
-    const file = await readShareFile(db, setUps, shareId);
+    const file = known ?? (await readShareFile(db, setUps, shareId));
     return file && stageRowOf(file);
   } catch (error) {
     log().error({ error, shareId }, 'a share cannot be worked out');

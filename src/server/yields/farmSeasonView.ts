@@ -6,7 +6,7 @@ import { writeFarmSeason } from '@/core/formats/farmSeasonCsv';
 import type { PersonId } from '@/core/order/animal';
 import { personById } from '@/data/book';
 import { readShop } from '@/data/setUp';
-import { allYieldRows, rememberedOf, writeFarmNote, yieldRows } from '@/data/yields';
+import { rememberedOf, writeFarmNote, yieldRowsOfFarm, yieldRowsOfYear } from '@/data/yields';
 import { clientId, id } from '../house/fields';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
@@ -54,12 +54,13 @@ async function seasonOf(
   const farm = await personById(db, personId);
   if (!farm) return undefined;
   const { unit, zone, name: shop } = await readShop(db);
-  const rows = await allYieldRows(db);
-  const closed = rows.filter(({ farmId }) => farmId === personId).map(({ closedOn }) => closedOn.slice(0, 4));
-  const years = [...new Set(closed)].map(Number).sort((a, b) => b - a);
+  const own = await yieldRowsOfFarm(db, personId);
+  const closed = own.map(({ closedOn }) => Number(closedOn.slice(0, 4)));
+  const years = [...new Set(closed)].sort((a, b) => b - a);
   const year = asked ?? years[0] ?? Number(dayIn(zone, now).slice(0, 4));
+  const others = (await yieldRowsOfYear(db, year)).filter(({ farmId }) => farmId !== personId);
   const remembered = await rememberedOf(db, personId);
-  const species = farmSeason(rows, { farmId: personId, year }).map((of) => ({
+  const species = farmSeason(own, others, year).map((of) => ({
     ...of,
     name: catalogue.species.find(({ id: each }) => each === of.species)?.name ?? of.species,
     remembered: remembered.get(of.species) ?? [],
@@ -91,8 +92,8 @@ export const noteSeason = defineUseCase<Said, Record<string, never>>({
   }),
   subject: ({ personId }) => personId,
   run: async (house, { personId, species, cut, ...said }) => {
-    const rows = await yieldRows(house.db, species);
-    const had = rows.some(({ farmId, cuts }) => farmId === personId && cuts.some((each) => each.cut === cut));
+    const own = await yieldRowsOfFarm(house.db, personId);
+    const had = own.some((row) => row.species === species && row.cuts.some((each) => each.cut === cut));
     if (!had) return refuse('not-found', 'They never had that cut.', 'cut');
     const by = { at: instant(house.now), actorId: house.actor.id };
     await writeFarmNote(house.db, { farmId: personId, species, cut, ...said, ...by });

@@ -14,7 +14,7 @@ import {
 } from '@/core/yields/report';
 import { readPriceLists, readShop } from '@/data/setUp';
 import { billsClosed } from '@/data/settle';
-import { allYieldRows } from '@/data/yields';
+import { yieldRowsOfYear, yieldYears } from '@/data/yields';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
 export type ReportView = {
@@ -57,10 +57,9 @@ export const reportFileView = defineUseCase<Asked, { name: string; text: string 
 
 async function reportOf({ db, now, catalogue }: House, asked: number | undefined): Promise<ReportView> {
   const { unit, zone } = await readShop(db);
-  const all = await allYieldRows(db);
-  const years = [...new Set(all.map(({ closedOn }) => Number(closedOn.slice(0, 4))))].sort((a, b) => b - a);
+  const years = await yieldYears(db);
   const year = asked ?? years[0] ?? Number(dayIn(zone, now).slice(0, 4));
-  const rows = all.filter(({ closedOn }) => closedOn.startsWith(`${year}-`));
+  const rows = await yieldRowsOfYear(db, year);
   const bills = await billsClosed(db, year);
   const charged = bills.flatMap(({ at, bill }) => {
     const month = dayIn(zone, new Date(at)).slice(0, 7);

@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import type { ForecastLine } from '../forecast/types';
 import { normalsFrom } from '../ranges/normals';
 import type { Species } from '../species/types';
@@ -65,8 +66,8 @@ function told(orders: readonly SimulatedOrder[]): Omit<SeasonFigures, 'after'> {
     cuts: part(inside),
     grind: part(grinds),
     takeHome: part(wholes),
-    error: mean(errors),
-    usualError: mean(usualErrors),
+    error: mean(errors)!,
+    usualError: mean(usualErrors)!,
   };
 }
 
@@ -76,8 +77,4 @@ function isInside({ low, high }: ForecastLine, packed: number): boolean {
 
 function part(said: readonly boolean[]): number {
   return said.filter(Boolean).length / said.length;
-}
-
-function mean(numbers: readonly number[]): number {
-  return numbers.reduce((sum, each) => sum + each, 0) / numbers.length;
 }

@@ -6,9 +6,9 @@ import { houseSheet } from '../sheet/houseSheet';
 import type { Sheet } from '../sheet/types';
 import type { Situation } from '../sheet/situation';
 import type { Species } from '../species/types';
-import { boneStateOf } from './boneState';
-import { kindOf, learnExperience } from './kinds';
-import { lessonsOf, type LessonRow } from './lessons';
+import { boneStateOf } from '../learning/boneState';
+import { kindOf, learnExperience } from '../learning/kinds';
+import { lessonsOf, type LessonRow } from '../learning/lessons';
 
 /** What is simulated of a shop; every ratio is a natural logarithm. */
 export type SimulatedShop = {
