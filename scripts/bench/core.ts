@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks';
 import { forecast } from '@/core/forecast/forecast';
 import { sausageBudget } from '@/core/forecast/sausageBudget';
-import { learn, type Outcome } from '@/core/learning/experience';
+import { learn, type Outcome } from '@/core/experience/experience';
 import { searchCuts } from '@/core/names/searchCuts';
 import { weight } from '@/core/quantity/weight';
 import { drawForecast } from '@/core/ranges/drawForecast';

@@ -1,5 +1,5 @@
 import { schoolById } from '../carcass/breaks';
-import type { Learnt } from '../learning/experience';
+import type { Learnt } from '../experience/experience';
 import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Holding } from '../sheet/claims';
 import { cureChosen, numberParam, weightParam } from '../sheet/params';

@@ -1,6 +1,6 @@
 import { cellsOf, type Cells } from '../atlas/cells';
 import { typeOf } from '../carcass/shiftAtlas';
-import { noExperience } from '../learning/experience';
+import { noExperience } from '../experience/experience';
 import { convertUnits, sumWeights, type Weight } from '../quantity/weight';
 import { claimCells, type Claims, type Holding } from '../sheet/claims';
 import type { Job, Situation } from '../sheet/situation';

@@ -1,4 +1,4 @@
-import type { Learnt } from '../learning/experience';
+import type { Learnt } from '../experience/experience';
 import type { CutYield, TissueWeights } from './cutting';
 
 /** A hand may leave this part of what the rules trim on the cut, and not more. */

@@ -1,7 +1,7 @@
 import { breakPlan } from '../carcass/breaks';
 import type { Situation } from '../sheet/situation';
 import type { Uncertainty } from '../species/types';
-import { BONE_STATES, type BoneState } from './boneState';
+import { BONE_STATES, type BoneState } from '../experience/boneState';
 import {
   learn,
   learnFigures,
@@ -10,7 +10,7 @@ import {
   type LearntCuts,
   type LearntFigure,
   type Outcome,
-} from './experience';
+} from '../experience/experience';
 import type { LessonRow, Taught } from './lessons';
 
 /** Animals that are compared as they are: of one species, cut by one school at the same places, of one type. */

@@ -5,7 +5,7 @@ import type { ShareFile } from '../order/shareFile';
 import { dryingOf, jobOf, netOf } from '../order/standing';
 import { sumWeights, type Weight } from '../quantity/weight';
 import { dayIn, daysBetween } from '../time/shopTime';
-import { boneStateOf } from './boneState';
+import { boneStateOf } from '../experience/boneState';
 import { kindOf } from './kinds';
 import { lessonsOf, type Lesson, type LessonRow } from './lessons';
 

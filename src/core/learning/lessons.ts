@@ -3,7 +3,7 @@ import { leanOf } from '../forecast/shareSpread';
 import type { Forecast } from '../forecast/types';
 import { sumWeights, type Weight } from '../quantity/weight';
 import type { Species } from '../species/types';
-import type { BoneState } from './boneState';
+import type { BoneState } from '../experience/boneState';
 import type { Kind } from './kinds';
 
 /**

@@ -1,7 +1,7 @@
 import type { Weight, WeighingUnit } from '../quantity/weight';
 import type { Sheet } from './types';
 import type { CarcassFacts, Part } from '../carcass/condition';
-import type { Experience } from '../learning/experience';
+import type { Experience } from '../experience/experience';
 import type { Decision, Option, Species } from '../species/types';
 
 /** What a sheet is answered for: the species, what is on the carcass, and what the shop can do. */

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import type { BreakPlan } from '../carcass/breaks';
 import type { Condition, Part } from '../carcass/condition';
-import { BONE_STATES } from '../learning/boneState';
-import type { Experience } from '../learning/experience';
+import { BONE_STATES } from '../experience/boneState';
+import type { Experience } from '../experience/experience';
 import { convertUnits, weight, type Weight } from '../quantity/weight';
 import { decisionsAsked, whyNotOffered, type Situation } from '../sheet/situation';
 import type { Amount, Form, GrindLine, Sheet } from '../sheet/types';

@@ -6,7 +6,7 @@ import { houseSheet } from '../sheet/houseSheet';
 import type { Sheet } from '../sheet/types';
 import type { Situation } from '../sheet/situation';
 import type { Species } from '../species/types';
-import { boneStateOf } from '../learning/boneState';
+import { boneStateOf } from '../experience/boneState';
 import { kindOf, learnExperience } from '../learning/kinds';
 import { lessonsOf, type LessonRow } from '../learning/lessons';
 

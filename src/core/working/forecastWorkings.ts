@@ -43,7 +43,7 @@ function rangeWords({ evidence }: ForecastLine, orders: number, species: Species
   return `Eight in ten are expected in the range: animals and hands differ. ${own}`;
 }
 
-/** @example ownWords(23, hog) // => 'From 23 of your finished hog shares' */
+/** "From 23 of your finished hog shares". */
 function ownWords(orders: number, { name }: Species): string {
   return `From ${orders} of your finished ${inSentence(name)} shares`;
 }

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { BONE_STATES, type BoneState } from '../learning/boneState';
+import { BONE_STATES, type BoneState } from '../experience/boneState';
 import { inUnits, sumWeights } from '../quantity/weight';
 import { pooledRate, type Pooled } from './rates';
 import { PACKED, type Packed, type YieldRow } from './yieldRow';

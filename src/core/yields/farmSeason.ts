@@ -111,7 +111,11 @@ export type Pace = keyof typeof PACES;
 /** What a farm remembers of a cut for its next animals. */
 export type Remembered = { readonly cut: string; readonly pace: Pace | null; readonly note: string };
 
-/** @example rememberedWords({ cut: 'Liver', pace: 'slowly', note: 'one a month' }) // => 'Liver: sold slowly; one a month' */
+/**
+ * What is remembered of a cut, in one line.
+ *
+ * @example rememberedWords({ cut: 'Liver', pace: 'slowly', note: '' }) // => 'Liver: sold slowly'
+ */
 export function rememberedWords({ cut, pace, note }: Remembered): string {
   return `${cut}: ${[pace ? PACES[pace] : '', note].filter(Boolean).join('; ')}`;
 }

@@ -1,4 +1,4 @@
-import type { BoneState } from '../learning/boneState';
+import type { BoneState } from '../experience/boneState';
 import type { Day } from '../time/shopTime';
 import type { YieldRow } from './yieldRow';
 

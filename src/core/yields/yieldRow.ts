@@ -1,4 +1,4 @@
-import { boneStateOf, type BoneState } from '../learning/boneState';
+import { boneStateOf, type BoneState } from '../experience/boneState';
 import { cutName, partName } from '../order/naming';
 import type { ShareFile } from '../order/shareFile';
 import type { Reconciliation } from '../reconcile/reconcile';

@@ -1,4 +1,4 @@
-import type { Experience } from '@/core/learning/experience';
+import type { Experience } from '@/core/experience/experience';
 import { kindKey, kindOf, learnExperience } from '@/core/learning/kinds';
 import type { LessonRow } from '@/core/learning/lessons';
 import type { Situation } from '@/core/sheet/situation';

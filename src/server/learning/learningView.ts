@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { P90_DEVIATIONS } from '@/core/forecast/spread';
 import { localName } from '@/core/forecast/lines';
-import type { LearntFigure } from '@/core/learning/experience';
+import type { LearntFigure } from '@/core/experience/experience';
 import { figuresOf } from '@/core/learning/kinds';
 import { TAUGHT, type Taught } from '@/core/learning/lessons';
 import { inSentence } from '@/core/quantity/inSentence';

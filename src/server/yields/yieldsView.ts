@@ -3,7 +3,7 @@ import { inSentence } from '@/core/quantity/inSentence';
 import { success } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
 import { choicesOf, FACTS, matches, type Fact, type YieldFilter } from '@/core/yields/filter';
-import { BONE_STATES } from '@/core/learning/boneState';
+import { BONE_STATES } from '@/core/experience/boneState';
 import {
   partOf,
   PARTS,
