@@ -24,6 +24,9 @@ export async function answerSearch<Job>(
   }
 }
 
+/** Milliseconds after which a search that has nothing new to say shows that it goes on: a thread takes long to warm up. */
+const GOES_ON_MS = 4000;
+
 type Told<Job> = (job: Job, signal: AbortSignal, onTried: (tried: number) => void) => Promise<unknown>;
 
 /** The same as lines of JSON, each with how much was tried, the last with the answer; broken off where the search broke. */
@@ -34,12 +37,16 @@ export function streamSearch<Job>(request: Request, job: Result<Job, Reason>, se
   const lines = new ReadableStream<Uint8Array>({
     start: async (stream) => {
       const send = (line: object) => stream.enqueue(new TextEncoder().encode(`${JSON.stringify(line)}\n`));
+      let known = 0;
+      const goesOn = setInterval(() => !signal.aborted && send({ tried: known }), GOES_ON_MS);
       try {
-        const value = await search(job.value, signal, (tried) => send({ tried }));
+        const value = await search(job.value, signal, (tried) => send({ tried: (known = tried) }));
         send({ ok: true, value });
         stream.close();
       } catch (error) {
         stream.error(error);
+      } finally {
+        clearInterval(goesOn);
       }
     },
     cancel: () => gone.abort(),

@@ -1,8 +1,10 @@
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { Key } from 'selenium-webdriver';
+import { forecast } from '@/core/forecast/forecast';
+import { readSheet } from '@/core/order/document';
+import { readOrder, sheetOfPart, sidesOf, situationOf } from '@/core/order/readOrder';
+import { inUnits } from '@/core/quantity/weight';
+import type { Situation } from '@/core/sheet/situation';
+import { caseShop } from '@/core/tests/caseOrder';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 
@@ -33,22 +35,26 @@ async function choose(zone: string, card: string): Promise<void> {
   await tove.click(card);
 }
 
-/** What the foot of the open sheet says is what the command line works out from the exported order file. */
+/** What the foot of the open sheet says is what its saved file comes to by the figures that this shop has learnt. */
 async function saysWhatItsFileSays(owner: string): Promise<void> {
   await tove.sees('all saved', 'header');
-  const path = new URL(await tove.driver.getCurrentUrl()).pathname;
-  const file = join(mkdtempSync(join(tmpdir(), 'fractum-order-')), 'order.json');
-  writeFileSync(file, await tove.saved(path.replace('/sheet/', '/api/order/')));
-  const said = spawnSync('node', ['bin/fractum.mjs', 'forecast', file], { encoding: 'utf8' });
-  const { shares } = JSON.parse(said.stdout) as {
-    shares: { owner: string; takeHome: number; freezerCuFt: number; lines: { packs: number }[] }[];
+  const shareId = new URL(await tove.driver.getCurrentUrl()).pathname.replace('/sheet/', '');
+  const read = readOrder(JSON.parse(await tove.saved(`/api/order/${shareId}`)), caseShop);
+  if (!read.ok) throw new Error(read.message);
+  const share = read.value.shares.find((each) => each.owner.name === owner)!;
+  const { experience } = await tove.act<Pick<Situation, 'experience'>>('sheetView', { shareId });
+  const situation = {
+    ...situationOf(caseShop, read.value, share.part),
+    ...(experience ? { experience } : {}),
   };
-  const mine = shares.find((share) => share.owner === owner)!;
-  const packs = mine.lines.reduce((sum, line) => sum + line.packs, 0);
+  const { sheet } = readSheet(sheetOfPart(read.value, share)!, situation, read.value.unit);
+  const cold = sidesOf(caseShop, read.value, share.part).map(({ weight }) => weight);
+  const { takeHome, freezerCuFt, lines } = forecast(situation, sheet, cold);
+  const packs = lines.reduce((sum, line) => sum + line.packs, 0);
   const figures = [...(await tove.text('footer dl')).matchAll(/[\d.]+(?=\s*(?:lb|cu ft|packs))/g)].map(
     Number,
   );
-  expect(figures).toEqual([Number(mine.takeHome.toFixed(1)), Number(mine.freezerCuFt.toFixed(1)), packs]);
+  expect(figures).toEqual([Number(inUnits(takeHome).toFixed(1)), Number(freezerCuFt.toFixed(1)), packs]);
 }
 
 describe('a half beef', () => {

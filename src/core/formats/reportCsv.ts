@@ -7,18 +7,20 @@ import { writeCsv } from './csv';
 export type YearFigures = {
   readonly unit: WeighingUnit;
   readonly months: readonly Summed[];
+  readonly days: readonly Summed[];
   readonly species: readonly Summed[];
   readonly farms: readonly Summed[];
   readonly charges: Charges;
 };
 
 /**
- * A year as CSV, one figure a row: by month, species or farm, what it is, its unit and its value. What was not weighed or
+ * A year as CSV, one figure a row: by month, day, species or farm, what it is, its unit and its value. What was not weighed or
  * marked has no row.
  */
-export function writeReport({ unit, months, species, farms, charges }: YearFigures): string {
+export function writeReport({ unit, months, days, species, farms, charges }: YearFigures): string {
   const rows = [
     ...sums('month', months, unit),
+    ...sums('day', days, unit),
     ...sums('species', species, unit),
     ...sums('farm', farms, unit),
     ...charges.kinds.flatMap(({ label, amounts }) =>

@@ -10,10 +10,12 @@ export type YieldFilter = {
   readonly type: string;
   readonly school: string;
   readonly part: string;
+  /** Who cut it; the owner's to ask. */
+  readonly cutterId: string;
   readonly since: Day | '';
 };
 
-export const FACTS = ['boneState', 'farmId', 'type', 'school', 'part'] as const;
+export const FACTS = ['boneState', 'farmId', 'type', 'school', 'part', 'cutterId'] as const;
 export type Fact = (typeof FACTS)[number];
 
 /** Whether a share is looked at. */

@@ -82,6 +82,7 @@ describe('which shares are looked at', () => {
     type: '',
     school: '',
     part: '',
+    cutterId: '',
     since: '',
   };
   const rows = [

@@ -5,6 +5,7 @@ export {
   speciesOfYield,
   writeYields,
   yieldRows,
+  yieldRowsOfAnimal,
   yieldRowsOfFarm,
   yieldRowsOfYear,
   yieldYears,

@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import type { ShareId } from '@/core/order/animal';
 import type { YieldRow } from '@/core/yields/yieldRow';
 import type { Database } from '../database';
@@ -37,8 +38,16 @@ export async function yieldRowsOfYear(db: Database, year: number): Promise<Yield
 
 /** What all finished shares of a farm's animals gave. */
 export async function yieldRowsOfFarm(db: Database, farmId: string): Promise<YieldRow[]> {
-  const shares = db('shares').whereIn('animalId', db('animals').where({ farmId }).select('id')).select('id');
-  const rows: { row: string }[] = await db('yields').whereIn('shareId', shares).select('row');
+  return rowsOfShares(db, db('shares').whereIn('animalId', db('animals').where({ farmId }).select('id')));
+}
+
+/** What the finished shares of one animal gave. */
+export async function yieldRowsOfAnimal(db: Database, animalId: string): Promise<YieldRow[]> {
+  return rowsOfShares(db, db('shares').where({ animalId }));
+}
+
+async function rowsOfShares(db: Database, shares: Knex.QueryBuilder): Promise<YieldRow[]> {
+  const rows: { row: string }[] = await db('yields').whereIn('shareId', shares.select('id')).select('row');
   return rows.map(({ row }) => JSON.parse(row));
 }
 

@@ -292,6 +292,7 @@ describe('whatever is asked', () => {
       statementView: { shareId },
       yieldsView: { species: 'hog' },
       yieldsFileView: { species: 'hog' },
+      shareYieldView: { shareId },
       farmSeasonView: { personId: otherId },
       farmSeasonFileView: { personId: otherId },
       noteSeason: {

@@ -25,24 +25,33 @@ export type ReportView = {
   readonly years: readonly number[];
   readonly whole: Sums;
   readonly months: readonly Summed[];
+  /** The month that is looked into, and its days with anything finished; empty where none is. */
+  readonly month: string;
+  readonly days: readonly Summed[];
   readonly species: readonly Summed[];
   readonly farms: readonly Summed[];
   readonly charges: Charges;
 };
 
-type Asked = { year?: number };
+type Asked = { year?: number; month?: string };
 
 const asked = {
   roles: OFFICE,
   writes: false,
-  input: Joi.object({ year: Joi.number().integer().min(1990).max(2200) }),
+  input: Joi.object({
+    year: Joi.number().integer().min(1990).max(2200),
+    month: Joi.string().pattern(/^\d{4}-\d{2}$/, 'a month'),
+  }),
 } as const;
 
 /** A year by months: hung, packed, rates, charges by kind; by species and by farm. */
 export const reportView = defineUseCase<Asked, ReportView>({
   ...asked,
   name: 'reportView',
-  run: async (house, { year }) => success(await reportOf(house, year)),
+  run: async (house, { year, month = '' }) => {
+    const report = await reportOf(house, year);
+    return success({ ...report, month, days: report.days.filter(({ of }) => of.startsWith(`${month}-`)) });
+  },
 });
 
 /** The same as a table for a spreadsheet or a statistician. */
@@ -55,7 +64,10 @@ export const reportFileView = defineUseCase<Asked, { name: string; text: string 
   },
 });
 
-async function reportOf({ db, now, catalogue }: House, asked: number | undefined): Promise<ReportView> {
+async function reportOf(
+  { db, now, catalogue }: House,
+  asked: number | undefined,
+): Promise<Omit<ReportView, 'month'>> {
   const { unit, zone } = await readShop(db);
   const years = await yieldYears(db);
   const year = asked ?? years[0] ?? Number(dayIn(zone, now).slice(0, 4));
@@ -74,6 +86,7 @@ async function reportOf({ db, now, catalogue }: House, asked: number | undefined
     sign: lists.at(-1)?.sign ?? '',
     whole: sumsOf(rows),
     months: summedBy(rows, monthOfRow),
+    days: summedBy(rows, ({ closedOn }) => closedOn),
     species: summedBy(rows, (row) => nameOf(row.species)),
     farms: summedBy(rows, (row) => row.farm),
     charges: chargesOf(charged.filter(({ month }) => month.startsWith(`${year}-`))),

@@ -38,6 +38,9 @@ describe('the year', () => {
     const charged = text.split('\n').filter((line) => line.includes(',money,'));
     const sum = charged.reduce((total, line) => total + Number(line.split(',').at(-1)), 0);
     expect(Math.round(100 * sum)).toBe(report.charges.total);
+    expect(report.days).toEqual([]);
+    const month = await shop.get('reportView', { month: '2026-11' });
+    expect(month.days.map(({ sums }) => sums)).toEqual([report.whole]);
     const before = await shop.get('reportView', { year: 2025 });
     expect(before).toMatchObject({ whole: { shares: 0 }, months: [], charges: { total: 0, kinds: [] } });
   }, 60_000);
@@ -66,7 +69,34 @@ describe('what a finished share gave', () => {
     await close();
     const { cutters } = await shop.get('yieldsView', { species: 'hog' });
     expect(cutters).toMatchObject([{ name: 'Odda', shares: 1, packedOnHot: { of: 1 } }]);
-    expect((await shop.get('yieldsView', { species: 'hog' }, 'counter')).cutters).toEqual([]);
+    const told = await shop.get('yieldsView', { species: 'hog' }, 'counter');
+    expect([told.cutters, told.choices.cutterId]).toEqual([[], []]);
+    const asked = await shop.get('yieldsView', { species: 'hog', cutterId: 'nobody' }, 'counter');
+    expect(asked.shares).toBe(1);
+    const own = await shop.get('yieldsView', { species: 'hog', cutterId: personId });
+    expect([own.shares, own.choices.cutterId]).toEqual([1, [{ id: personId, label: 'Odda', of: 1 }]]);
+    expect((await shop.get('yieldsView', { species: 'hog', cutterId: 'nobody' })).shares).toBe(0);
+  }, 60_000);
+
+  it('is told piece by piece down to its packs, with every rate and what it stands on', async () => {
+    expect(await shop.ask('shareYieldView', { shareId })).toMatchObject({ reason: 'not-closed' });
+    await close();
+    const view = await shop.get('shareYieldView', { shareId });
+    expect(view).toMatchObject({ hot: 92_500, cold: 91_000, ofAnimal: 0.5, unit: 'lb' });
+    expect(view.hands).toMatchObject([{ words: 'left side', hot: 92_500 }]);
+    const { pieces } = view.hands[0]!;
+    expect(pieces.reduce((sum, { cold }) => sum + cold, 0)).toBe(91_000);
+    const cuts = [...pieces.flatMap((piece) => piece.cuts), ...view.besides];
+    expect(cuts.reduce((sum, { packed }) => sum + packed, 0)).toBe(view.packed);
+    for (const cut of new Set(cuts.map((each) => each.cut))) {
+      const sumOf = (all: readonly number[]) => all.reduce((sum, each) => sum + each, 0);
+      const packed = sumOf(cuts.filter((each) => each.cut === cut).map((each) => each.packed));
+      expect(sumOf(view.packs.filter((pack) => pack.cut === cut).map(({ net }) => net))).toBe(packed);
+    }
+    const { share, animal } = view.rates['packed-hot'];
+    expect(share.pct).toBeCloseTo((100 * view.packed) / 92_500, 9);
+    expect(animal).toEqual(share);
+    expect(view.rates['packed-live'].share.pct).toBeNull();
   }, 60_000);
 
   it('that cannot be worked out any more holds up no other, and no start', async () => {

@@ -122,6 +122,7 @@ export const filterFields = {
   type: short,
   school: short,
   part: short,
+  cutterId: short,
   since: Joi.string()
     .pattern(/^\d{4}-\d{2}-\d{2}$/, 'a date')
     .allow('')
@@ -141,7 +142,12 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
     const wanted = asked.species || (await speciesOfYield(house.db, shareId)) || all[0]!.id;
     const species = all.find(({ id }) => id === wanted);
     if (!species) return refuse('not-found', 'We do not cut that animal.', 'species');
-    const filter = { ...asked, species: wanted } as YieldFilter;
+    const people = isOwner(house.actor) ? await namesOf(house) : NOBODY;
+    const filter = {
+      ...asked,
+      species: wanted,
+      ...(isOwner(house.actor) ? {} : { cutterId: '' }),
+    } as YieldFilter;
     const rows = await yieldRows(house.db, wanted);
     const own = rows.filter((row) => matches(row, filter));
     return success({
@@ -149,7 +155,7 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       filter,
       species: all.map(({ id, name }) => ({ id, label: name, of: 0 })),
       animal: inSentence(species.name),
-      choices: mapValues(FACTS, (fact) => choicesIn(rows, { species, filter, fact })),
+      choices: mapValues(FACTS, (fact) => choicesIn(rows, { species, filter, fact, people })),
       shares: own.length,
       animals: new Set(own.map(({ animalId }) => animalId)).size,
       strokes: own.map(strokeOf),
@@ -166,16 +172,23 @@ export const yieldsView = defineUseCase<Input, YieldsView>({
       }),
       farms: byFarm(own),
       sheets: byBoneState(own),
-      cutters: isOwner(house.actor) ? await cuttersOf(house, own) : [],
+      cutters: cuttersOf(own, people),
       cuts: cutsOf(own),
     });
   },
 });
 
-async function cuttersOf({ db }: House, rows: readonly YieldRow[]): Promise<YieldsView['cutters']> {
-  const names = new Map((await allUsers(db)).map(({ id, name }) => [id, name]));
+/** Who cut what is told to the owner alone. */
+type People = ReadonlyMap<string, string>;
+const NOBODY: People = new Map();
+
+async function namesOf({ db }: House): Promise<People> {
+  return new Map((await allUsers(db)).map(({ id, name }) => [id, name]));
+}
+
+function cuttersOf(rows: readonly YieldRow[], people: People): YieldsView['cutters'] {
   return byCutter(rows).flatMap((figures) => {
-    const name = names.get(figures.cutterId);
+    const name = people.get(figures.cutterId);
     return name === undefined ? [] : [{ ...figures, name }];
   });
 }
@@ -203,19 +216,25 @@ function strokeOf(row: YieldRow): Stroke {
   return { ...said, pct, miss: missOf(row), unaccountedPct };
 }
 
-type Asked = { readonly species: Species; readonly filter: YieldFilter; readonly fact: Fact };
+type Asked = {
+  readonly species: Species;
+  readonly filter: YieldFilter;
+  readonly fact: Fact;
+  readonly people: People;
+};
 
-function choicesIn(rows: readonly YieldRow[], { species, filter, fact }: Asked): Choice[] {
+function choicesIn(rows: readonly YieldRow[], { species, filter, fact, people }: Asked): Choice[] {
   const labels: Readonly<Record<Fact, (id: string) => string>> = {
     boneState: (id) => id,
     farmId: (id) => rows.find((row) => row.farmId === id)?.farm ?? id,
     type: (id) => species.types.find((each) => each.id === id)?.label ?? 'of no said type',
     school: (id) => species.schools.find((each) => each.id === id)?.name ?? 'the usual break',
     part: (id) => id,
+    cutterId: (id) => people.get(id) ?? '',
   };
   return [...choicesOf(rows, filter, fact)]
     .map(([id, of]) => ({ id, of, label: labels[fact](id) }))
-    .filter(({ id }) => id !== '')
+    .filter(({ id, label }) => id !== '' && label !== '')
     .sort((a, b) => a.label.localeCompare(b.label, 'en'));
 }
 

@@ -46,16 +46,43 @@ export async function searchSheets(
   stop: AbortSignal,
   onTried: (tried: number) => void,
 ): Promise<Answer<Found> | undefined> {
+  const patience = new Patience();
   const answer = await answered({ offline: OFFLINE, noAnswer: NO_ANSWER }, async () => {
-    const response = await posted('/api/wishes', input, stop);
+    const response = await posted('/api/wishes', input, AbortSignal.any([patience.signal, stop]));
     let last: unknown = undefined;
     for await (const line of linesOf(response)) {
+      patience.heard();
       last = JSON.parse(line);
       if (isTried(last)) onTried(last.tried);
     }
     return last as Answer<Found>;
   });
+  patience.end();
   return stop.aborted ? undefined : answer;
+}
+
+/** Gives up on somebody who says nothing for the time of a longest answer, however long all of it takes. */
+class Patience {
+  private readonly ends = new AbortController();
+  private timer = this.waits();
+
+  get signal(): AbortSignal {
+    return this.ends.signal;
+  }
+
+  heard(): void {
+    this.end();
+    this.timer = this.waits();
+  }
+
+  end(): void {
+    clearTimeout(this.timer);
+  }
+
+  private waits(): ReturnType<typeof setTimeout> {
+    const hangs = new DOMException('Nothing was heard.', 'TimeoutError');
+    return setTimeout(() => this.ends.abort(hangs), LONGEST_ANSWER_MS);
+  }
 }
 
 function isTried(line: unknown): line is { readonly tried: number } {
@@ -77,20 +104,19 @@ async function* linesOf(response: Response): AsyncGenerator<string> {
 /** Posts to the house; a lost network and a house that hangs are refusals like any other, in these words. */
 export async function postTo<Output>(path: string, input: unknown, words: Words): Promise<Answer<Output>> {
   return answered(words, async () => {
-    const response = await posted(path, input);
+    const response = await posted(path, input, AbortSignal.timeout(LONGEST_ANSWER_MS));
     return (await response.json()) as Answer<Output>;
   });
 }
 
 type Words = { readonly offline: string; readonly noAnswer: string };
 
-function posted(path: string, input: unknown, stop?: AbortSignal): Promise<Response> {
-  const timeout = AbortSignal.timeout(LONGEST_ANSWER_MS);
+function posted(path: string, input: unknown, signal: AbortSignal): Promise<Response> {
   return fetch(path, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(input),
-    signal: stop ? AbortSignal.any([timeout, stop]) : timeout,
+    signal,
   });
 }
 

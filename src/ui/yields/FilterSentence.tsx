@@ -14,6 +14,7 @@ const ANY: Readonly<Record<Fact, string>> = {
   type: 'any finish',
   farmId: 'every farm',
   part: 'any part',
+  cutterId: 'whoever cut it',
 };
 const NAMES: Readonly<Record<Fact, string>> = {
   boneState: 'Bone state',
@@ -21,8 +22,9 @@ const NAMES: Readonly<Record<Fact, string>> = {
   type: 'Finish or type',
   farmId: 'Farm',
   part: 'Part',
+  cutterId: 'Who cut it',
 };
-const ORDER: readonly Fact[] = ['part', 'boneState', 'school', 'type', 'farmId'];
+const ORDER: readonly Fact[] = ['part', 'boneState', 'school', 'type', 'farmId', 'cutterId'];
 
 /** The address of a choice; what is not chosen is not in it. */
 export function addressOf(filter: Partial<YieldFilter> & { readonly shareId?: string }): string {
@@ -80,5 +82,6 @@ const NOTHING: Omit<YieldFilter, 'species'> = {
   type: '',
   school: '',
   part: '',
+  cutterId: '',
   since: '',
 };

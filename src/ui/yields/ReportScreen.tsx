@@ -1,5 +1,6 @@
 import { Button } from 'antd';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import { formatMoney } from '@/core/quantity/money';
 import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { Pooled } from '@/core/yields/rates';
@@ -13,7 +14,7 @@ const monthWords = (month: string) => MONTHS[Number(month.slice(5)) - 1] ?? mont
 
 /** A year of the shop: month by month, by species, by farm, and what was charged by kind. */
 export function ReportScreen({ view }: { view: ReportView }) {
-  const { year, years, months, whole, species, farms, charges, unit, sign } = view;
+  const { year, years, month, months, days, whole, species, farms, charges, unit, sign } = view;
   return (
     <div className={styles.page}>
       <div className={styles.top}>
@@ -40,7 +41,19 @@ export function ReportScreen({ view }: { view: ReportView }) {
         <Nothing>Nothing was finished in {year}.</Nothing>
       ) : (
         <>
-          <SumsTable head="month" rows={months} whole={whole} unit={unit} words={monthWords} />
+          <SumsTable
+            head="month"
+            rows={months}
+            whole={whole}
+            unit={unit}
+            words={(of) => <Link href={`/yields/report?year=${year}&month=${of}`}>{monthWords(of)}</Link>}
+          />
+          {days.length > 0 && (
+            <>
+              <h2 className={styles.cuts}>{monthWords(month)}, day by day</h2>
+              <SumsTable head="closed on" rows={days} unit={unit} />
+            </>
+          )}
           <div className={styles.columns}>
             <SumsTable head="species" rows={species} whole={whole} unit={unit} />
             <SumsTable head="farm" rows={farms} whole={whole} unit={unit} />
@@ -94,16 +107,16 @@ export function ReportScreen({ view }: { view: ReportView }) {
 type TableProps = {
   head: string;
   rows: readonly Summed[];
-  whole: Sums;
+  whole?: Sums;
   unit: WeighingUnit;
-  words?: (of: string) => string;
+  words?: (of: string) => ReactNode;
 };
 
 function SumsTable({ head, rows, whole, unit, words = (of) => of }: TableProps) {
   const pct = ({ pct: value }: Pooled) => (value === null ? '–' : `${value.toFixed(1)} %`);
   const hours = ({ sum, of }: Minutes) => (of === 0 ? '–' : (sum / 60).toFixed(1));
-  const line = (name: string, sums: Sums, isWhole: boolean) => (
-    <tr key={name} data-whole={isWhole || undefined}>
+  const line = (key: string, name: ReactNode, { sums, isWhole }: { sums: Sums; isWhole: boolean }) => (
+    <tr key={key} data-whole={isWhole || undefined}>
       <td>{name}</td>
       <td className="num">{sums.animals}</td>
       <td className="num">{sums.shares}</td>
@@ -118,24 +131,26 @@ function SumsTable({ head, rows, whole, unit, words = (of) => of }: TableProps) 
     </tr>
   );
   return (
-    <table className={styles.table}>
-      <thead>
-        <tr>
-          <th>{head}</th>
-          <th className="num">animals</th>
-          <th className="num">shares</th>
-          <th className="num">hung hot, {unit}</th>
-          <th className="num">packed, {unit}</th>
-          <th className="num">packed on hot</th>
-          <th className="num">unaccounted on hot</th>
-          <th className="num">block, h</th>
-          <th className="num">wrap, h</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ of, sums }) => line(words(of), sums, false))}
-        {line('together', whole, true)}
-      </tbody>
-    </table>
+    <div className={styles.wide}>
+      <table className={styles.table}>
+        <thead>
+          <tr>
+            <th>{head}</th>
+            <th className="num">animals</th>
+            <th className="num">shares</th>
+            <th className="num">hung hot, {unit}</th>
+            <th className="num">packed, {unit}</th>
+            <th className="num">packed on hot</th>
+            <th className="num">unaccounted on hot</th>
+            <th className="num">block, h</th>
+            <th className="num">wrap, h</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ of, sums }) => line(of, words(of), { sums, isWhole: false }))}
+          {whole && line('together', 'together', { sums: whole, isWhole: true })}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -43,7 +43,8 @@ function TooFew({ why: { likes, shareId } }: { why: Why }) {
   return (
     <p>
       {counted(likes, 'share')} {likes === 1 ? 'is' : 'are'} like it; {FEWEST_LIKES} are needed to say what is
-      usual, and its own hot weight. <Link href={`/ticket/${shareId}`}>Its ticket</Link>
+      usual, and its own hot weight. <Link href={`/ticket/${shareId}`}>Its ticket</Link>{' '}
+      <Link href={`/yields/of/${shareId}`}>Piece by piece</Link>
     </p>
   );
 }
@@ -63,7 +64,8 @@ function Plumb({ why }: { why: Why }) {
         <Link href={`/ticket/${why.shareId}`}>
           {why.name} of {why.tag}
         </Link>
-        , {why.farm}, closed {why.closedOn}; packed, percent of the hot weight
+        , {why.farm}, closed {why.closedOn}; packed, percent of the hot weight.{' '}
+        <Link href={`/yields/of/${why.shareId}`}>Piece by piece</Link>
       </p>
       <ol className={styles.plumb}>
         <li>

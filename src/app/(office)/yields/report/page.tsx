@@ -5,6 +5,7 @@ import { ReportScreen } from '@/ui/yields/ReportScreen';
 type Props = { searchParams: Promise<Readonly<Record<string, string | string[] | undefined>>> };
 
 export default async function ReportPage({ searchParams }: Props) {
-  const { year } = await searchParams;
-  return <ReportScreen view={await askForPage('reportView', yearSaid(year))} />;
+  const { year, month } = await searchParams;
+  const asked = typeof month === 'string' ? { month } : {};
+  return <ReportScreen view={await askForPage('reportView', { ...yearSaid(year), ...asked })} />;
 }
