@@ -1,3 +1,7 @@
+import { cureDays } from './curing/days';
+import { limitOf, USUAL_NITRITE, verdictOf } from './curing/limits';
+import { brinePpm, cureFor, equilibriumPpm, ingoingPpm, perHundredBrine, takenUpPpm } from './curing/nitrite';
+import { curedChain, driedOf, pumpOf } from './curing/weights';
 import { blendBins, fatterToUse, twoBinBlend } from './grindroom/blend';
 import { batchesOf, linksOf, pattiesOf, sausageMix, tubesOf } from './grindroom/packing';
 import { fatPctOf } from './forecast/grind';
@@ -138,6 +142,95 @@ describe('worked examples of processing', () => {
     const after = batchesOf(pool.pool_lb + pool.released_zone_lb, pool.minimum_batch_lb);
     expect(after.batches).toBe(batches.after);
     expect(after.left).toBeCloseTo(batches.rest_to_bulk_lb, 6);
+  });
+
+  it('P13, P14, P15, P34: ingoing nitrite by each method', () => {
+    const { inputs, outputs } = example('P13');
+    const ppm = ingoingPpm({ cure: inputs.cure_lb, nitriteShare: inputs.nitrite_frac }, inputs.meat_lb);
+    expect(ppm).toBeCloseTo(outputs.ppm, 9);
+    const limit = limitOf(USUAL_NITRITE, 'ground');
+    expect(limit).toBe(outputs.limit_comminuted);
+    expect(verdictOf(USUAL_NITRITE, ppm, limit)).toBe('good');
+    expect(verdictOf({ ...USUAL_NITRITE, strict: true }, ppm, limit)).toBe('over');
+    const { inputs: wanted, outputs: cure } = example('P13b');
+    expect(cureFor(wanted.target_ppm, wanted.meat_lb, wanted.nitrite_frac)).toBeCloseTo(cure.cure_lb, 9);
+    const { inputs: brine, outputs: pumped } = example('P14');
+    const strength = brinePpm({ cure: brine.cure_lb_per_100_brine }, 100);
+    expect(strength).toBeCloseTo(pumped.brine_nitrite_ppm, 9);
+    expect(takenUpPpm(strength, brine.pump_pct)).toBeCloseTo(pumped.ingoing_ppm, 9);
+    const { inputs: bacon, outputs: per } = example('P15');
+    const pct = bacon.pump_pct;
+    expect(perHundredBrine({ ppm: bacon.target_nitrite, pct, part: 0.0625 })).toBeCloseTo(
+      per.cure_lb_per_100_brine,
+      3,
+    );
+    expect(perHundredBrine({ ppm: bacon.target_erythorbate, pct, part: 1 })).toBeCloseTo(
+      per.erythorbate_lb_per_100_brine,
+      3,
+    );
+    const { inputs: soaked, outputs: level } = example('P34');
+    expect(takenUpPpm(soaked.brine_nitrite_ppm, soaked.pickup_pct)).toBeCloseTo(level.pickup_ppm, 1);
+    const { target_ppm: target, meat_lb: meat, brine_lb: liquor } = soaked.equilibrium;
+    const salt = cureFor(target, meat + liquor);
+    expect(salt).toBeCloseTo(level.equilibrium_cure_lb, 9);
+    expect(equilibriumPpm({ cure: salt }, { meat, brine: liquor })).toBeCloseTo(target, 9);
+  });
+
+  it('P32: a ham brine is over the limit of bacon', () => {
+    const { inputs, outputs } = example('P32');
+    const brine = inputs.water_lb + inputs.salt_lb + inputs.sugar_lb + inputs.cure_lb;
+    expect(brine).toBeCloseTo(outputs.brine_lb, 2);
+    const strength = brinePpm({ cure: inputs.cure_lb }, brine);
+    expect(strength).toBeCloseTo(outputs.brine_nitrite_ppm, 1);
+    const ingoing = takenUpPpm(strength, inputs.pump_pct);
+    expect(ingoing).toBeCloseTo(outputs.ingoing_ppm, 1);
+    expect(verdictOf(USUAL_NITRITE, ingoing, limitOf(USUAL_NITRITE, 'ham'))).toBe('good');
+    expect(verdictOf(USUAL_NITRITE, ingoing, limitOf(USUAL_NITRITE, 'bacon-pumped'))).toBe('over');
+    expect(limitOf(USUAL_NITRITE, 'bacon-pumped', true)).toBe(108);
+    expect(limitOf(USUAL_NITRITE, 'bacon-dry', true)).toBe(180);
+    expect(limitOf(USUAL_NITRITE, 'ham', true)).toBe(200);
+  });
+
+  it('P16 to P20: pump, bacon, ham, jerky, days in the cure', () => {
+    const { inputs: piece, outputs: pump } = example('P16');
+    const { pumpPct, retainedPct } = pumpOf({
+      green: piece.green_lb,
+      pumped: piece.pumped_lb,
+      drained: piece.drained_lb,
+    });
+    expect(pumpPct).toBeCloseTo(pump.pump_pct, 9);
+    expect(retainedPct).toBeCloseTo(pump.retained_pct, 9);
+    const { inputs: belly, outputs: bacon } = example('P17');
+    const sliced = curedChain(belly.green_trimmed_lb, {
+      retained: belly.retained,
+      smoke: belly.smoke_yield,
+      slice: belly.slice_yield,
+    });
+    expect(sliced.pumped).toBeCloseTo(bacon.after_pump_lb, 2);
+    expect(sliced.smoked).toBeCloseTo(bacon.smoked_slab_lb, 2);
+    expect(sliced.finished).toBeCloseTo(bacon.sliced_lb, 2);
+    expect(sliced.ends).toBeCloseTo(bacon.ends_lb, 2);
+    expect(sliced.onGreenPct).toBeCloseTo(bacon.finished_on_green_pct, 1);
+    const { inputs: leg, outputs: ham } = example('P18');
+    const whole = curedChain(leg.green_lb, { retained: leg.retained, smoke: leg.smoke_yield });
+    expect(whole.finished).toBeCloseTo(ham.smoked_lb, 2);
+    expect(whole.onGreenPct).toBeCloseTo(ham.on_green_pct, 1);
+    expect(whole.ends).toBe(0);
+    const { inputs: jerky, outputs: dried } = example('P19');
+    const gone = driedOf({
+      green: jerky.green_lb,
+      seasoning: jerky.seasoning_lb,
+      finished: jerky.finished_lb,
+      moisture: jerky.green_moisture,
+    });
+    expect(gone.yieldPct).toBeCloseTo(dried.yield_pct, 1);
+    expect(gone.waterOff).toBeCloseTo(dried.water_off_lb, 2);
+    expect(gone.moisturePct).toBeCloseTo(dried.finished_moisture_pct, 1);
+    expect(cureDays('dry', example('P20').inputs.thickness_in)).toBe(example('P20').outputs.days);
+    expect(cureDays('dry', example('P20b').inputs.thickness_in)).toBe(example('P20b').outputs.days);
+    expect(cureDays('pumped', example('P20c').inputs.thickness_in)).toBe(example('P20c').outputs.days);
+    expect(cureDays('pumped-covered', 1.75)).toBe(9);
+    expect(() => cureDays('dry', 9)).toThrow('1 to 6 in');
   });
 
   it('P10: a pooled batch is paid back in whole packs by weight', () => {
