@@ -147,7 +147,13 @@ export function scaleKeyOf(data) {
 }
 
 /** The shop's devices, one after the other from the second port of the stand-ins. */
-const DEVICES = ['FRACTUM_BENCH_SCALE', 'FRACTUM_RAIL_SCALE', 'FRACTUM_PRINTER', 'FRACTUM_PROBE'];
+const DEVICES = [
+  'FRACTUM_BENCH_SCALE',
+  'FRACTUM_RAIL_SCALE',
+  'FRACTUM_PRINTER',
+  'FRACTUM_PROBE',
+  'FRACTUM_SPICE_SCALE',
+];
 
 /** Whether the shop has named devices of its own. */
 export function hasOwnDevices() {

@@ -9,7 +9,7 @@ import { SimulatedScale } from './scale/simulatedScale';
 
 /**
  * The devices that ship with the app, in a process of their own: the panels of all of them over HTTP on FRACTUM_STAND_INS
- * (a port), and on the four ports above it bench scale, rail scale, label printer and probe as a network converter
+ * (a port), and on the five ports above it bench scale, rail scale, label printer, probe and seasoning scale as a network converter
  * would offer them. FRACTUM_STAND_INS=0 takes any free ports and says which.
  */
 
@@ -19,7 +19,11 @@ const LONGEST_POST = 1000;
 const unit = process.env.FRACTUM_UNIT === 'kg' ? 'kg' : 'lb';
 const degrees = unit === 'kg' ? 'C' : 'F';
 
-const scales = { bench: new SimulatedScale('bench', unit), rail: new SimulatedScale('rail', unit) };
+const scales = {
+  bench: new SimulatedScale('bench', unit),
+  rail: new SimulatedScale('rail', unit),
+  spice: new SimulatedScale('spice', 'g'),
+};
 const printer = new SimulatedPrinter(join(process.env.FRACTUM_DATA ?? '.', 'labels'));
 const probe = new SimulatedProbe(degrees);
 
@@ -42,9 +46,15 @@ function json(response: ServerResponse, value: unknown): void {
 
 const NOT_HERE = Symbol('not here');
 
+/** The scale whose panel this is; undefined for another device. */
+function scaleNamed(device: string): SimulatedScale | undefined {
+  if (device === '') return scales.bench;
+  return device === 'rail' || device === 'spice' ? scales[device] : undefined;
+}
+
 /** @returns what is wrong with what a hand did; undefined when it was done */
 function handAt(device: string, does: string, body: Record<string, unknown>): string | undefined | symbol {
-  const scale = device === '' ? scales.bench : device === 'rail' ? scales.rail : undefined;
+  const scale = scaleNamed(device);
   if (scale && ['place', 'shake', 'noise', 'unplug', 'tare'].includes(does)) return scale.hand(does, body);
   if (device === 'printer' && ['roll', 'jam', 'open'].includes(does)) return printer.hand(does, body);
   if (device === 'probe' && does === 'stick') return probe.stick(Number(body.degrees));
@@ -53,7 +63,9 @@ function handAt(device: string, does: string, body: Record<string, unknown>): st
 
 function streamReadings(scale: SimulatedScale, request: IncomingMessage, response: ServerResponse): void {
   response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store' });
-  const stop = scale.show((said) => response.write(`data: ${JSON.stringify({ ...said, unit })}\n\n`));
+  const stop = scale.show((said) =>
+    response.write(`data: ${JSON.stringify({ ...said, unit: scale.unit })}\n\n`),
+  );
   request.on('close', stop);
 }
 
@@ -70,10 +82,12 @@ async function show(
     response.setHeader('content-type', 'image/svg+xml').end(await readFile(join(printer.folder, label[1]!)));
   } else if (page === '/') html(response, scalePanel('Simulated bench scale'));
   else if (page === 'rail/') html(response, scalePanel('Simulated rail scale'));
+  else if (page === 'spice/') html(response, scalePanel('Simulated seasoning scale'));
   else if (page === 'printer/') html(response, printerPanel());
   else if (page === 'probe/') html(response, probePanel(degrees));
   else if (page === '/readings') streamReadings(scales.bench, request, response);
   else if (page === 'rail/readings') streamReadings(scales.rail, request, response);
+  else if (page === 'spice/readings') streamReadings(scales.spice, request, response);
   else if (page === 'printer/state') json(response, printer.state());
   else if (page === 'probe/state') json(response, probe.reading());
   else return false;
@@ -82,7 +96,7 @@ async function show(
 
 async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
   const { pathname } = new URL(request.url ?? '/', 'http://devices');
-  const [, device = '', what = ''] = /^\/(?:(rail|printer|probe)\/)?([\w./-]*)$/.exec(pathname) ?? [];
+  const [, device = '', what = ''] = /^\/(?:(rail|spice|printer|probe)\/)?([\w./-]*)$/.exec(pathname) ?? [];
   if (request.method === 'GET') {
     if (!(await show(device, what, request, response))) response.writeHead(404).end('No such page.');
     return;
@@ -113,6 +127,7 @@ const servers: readonly [string, Server][] = [
   ['rail', scales.rail.server],
   ['printer', printer.server],
   ['probe', probe.server],
+  ['spice', scales.spice.server],
 ];
 const ports = await Promise.all(servers.map(([, server], at) => listen(server, at)));
 process.stdout.write(`Stand-ins: ${servers.map(([name], at) => `${name} ${ports[at]}`).join(', ')}\n`);

@@ -2,14 +2,16 @@ import { failure, success, type Result } from '../quantity/result';
 import { formatWeight, sumWeights, ZERO_WEIGHT, type Weight } from '../quantity/weight';
 
 /**
- * Where weight can be. `intake` is the outside world that animals come from; every other kind holds or has
- * lost weight that came in through it.
+ * Where weight can be. `intake` is the outside world that animals come from, `added` the one that water and seasoning
+ * come from; every other kind holds or has lost weight that came in through them.
  */
 export const ACCOUNT_KINDS = [
   'intake',
+  'added',
   'side',
   'share',
   'tub',
+  'batch',
   'cure',
   'package',
   'bone',
@@ -108,17 +110,26 @@ export function balances(postings: Iterable<Posting>): Posting[] {
 export const BARRELS = ['bone', 'fat', 'skin', 'inedible'] as const;
 export type Barrel = (typeof BARRELS)[number];
 
+/** Where a pack's weight comes from. */
+export const PACK_SOURCES = ['share', 'tub', 'batch', 'cure'] as const;
+export type PackSource = (typeof PACK_SOURCES)[number];
+
 /** What is put on the scale, and where it comes from and goes to. */
 export type WeighingPurpose =
-  | { readonly kind: 'package'; readonly from: 'share' | 'tub' | 'cure'; readonly lineKey: string }
+  | { readonly kind: 'package'; readonly from: PackSource; readonly lineKey: string }
   /** From the block, or ground from the tub. */
-  | { readonly kind: 'green'; readonly from?: 'tub'; readonly lineKey: string }
+  | { readonly kind: 'green'; readonly from?: 'tub' | 'batch'; readonly lineKey: string }
   | { readonly kind: 'tub' }
   | { readonly kind: 'barrel'; readonly barrel: Barrel };
 
 /** The account of a cut that lies in cure. */
 export function cureAccount(shareId: string, lineKey: string): Account {
   return { kind: 'cure', owner: `${shareId}/${lineKey}` };
+}
+
+/** The account of what is being ground and mixed for a line of a share. */
+export function batchAccount(shareId: string, lineKey: string): Account {
+  return { kind: 'batch', owner: `${shareId}/${lineKey}` };
 }
 
 /** The line of the sheet that lies in a cure's account. */
@@ -156,11 +167,19 @@ export function postWeighing({
   const tub: Account = { kind: 'tub', owner: shareId };
   switch (purpose.kind) {
     case 'package': {
-      const sources = { share, tub, cure: cureAccount(shareId, purpose.lineKey) };
+      const { lineKey } = purpose;
+      const sources = {
+        share,
+        tub,
+        batch: batchAccount(shareId, lineKey),
+        cure: cureAccount(shareId, lineKey),
+      };
       return success(move(sources[purpose.from], { kind: 'package', owner: weighingId }, net));
     }
-    case 'green':
-      return success(move(purpose.from === 'tub' ? tub : share, cureAccount(shareId, purpose.lineKey), net));
+    case 'green': {
+      const from = { share, tub, batch: batchAccount(shareId, purpose.lineKey) }[purpose.from ?? 'share'];
+      return success(move(from, cureAccount(shareId, purpose.lineKey), net));
+    }
     case 'tub':
       return success(move(share, tub, net));
     case 'barrel':

@@ -1,5 +1,7 @@
 import { billFor, keysOfLine, type Bill, type BillBasis, type BillItem } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
+import { growthOf, meatOf } from '../grindroom/batch';
+import type { PackSource } from '../ledger/ledger';
 import { sumCents, ZERO_CENTS, type Cents } from '../quantity/money';
 import { sumWeights, type Weight } from '../quantity/weight';
 import { reconcile, type Reconciliation, type Weighed } from '../reconcile/reconcile';
@@ -21,7 +23,11 @@ export function finalBasis(file: ShareFile): BillBasis {
     const packs = mine.filter((each) => each.kind === 'package' && isOwn(file, each));
     if (packs.length === 0) return [];
     const all = sumWeights(mine.filter((each) => each.kind === 'package').map((each) => each.net));
-    const green = sumWeights(mine.filter((each) => each.kind === 'green').map((each) => each.net));
+    const batch = file.batches.find((each) => each.batch.lineKey === line.key);
+    // What was mixed is charged green by its meat: seasoning and water are none of it.
+    const green = batch
+      ? meatOf(batch.events)
+      : sumWeights(mine.filter((each) => each.kind === 'green').map((each) => each.net));
     const finished = sumWeights(packs.map((each) => each.net));
     return [
       {
@@ -55,6 +61,7 @@ export function reconciliationOf(file: ShareFile): Reconciliation {
     weighed: weighedOf(file),
     packed: isPacked(file),
     lineTolerance,
+    grown: new Map(file.batches.map(({ batch, events }) => [batch.lineKey, growthOf(events)])),
     limits: rules.unaccounted,
     unit: file.shop.unit,
   });
@@ -71,7 +78,7 @@ export function weighedOf({ weighings }: Pick<ShareFile, 'weighings'>): Weighed[
       destination: each.destination,
       net: each.net,
       pieces: each.pieces,
-      from: each.source as 'share' | 'tub' | 'cure',
+      from: each.source as PackSource,
     }));
 }
 

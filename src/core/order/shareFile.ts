@@ -1,3 +1,4 @@
+import type { BatchFile } from '../grindroom/batch';
 import type { Quartered } from '../hang/quarters';
 import type { PriceList } from '../charges/priceList';
 import type { Posting } from '../ledger/ledger';
@@ -59,6 +60,8 @@ export type ShareFile = {
   /** What was done otherwise at the block, the first first. */
   readonly deviations: readonly Deviation[];
   readonly weighings: readonly Weighing[];
+  /** What of it was ground and mixed in batches, one to a line. */
+  readonly batches: readonly BatchFile[];
   readonly notes: readonly LineNote[];
   readonly closing: Closing | undefined;
   readonly payments: readonly Payment[];

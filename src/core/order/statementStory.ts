@@ -34,6 +34,7 @@ const STEPS: Readonly<Partial<Record<StepKind | 'air', Words>>> = {
   inedible: { words: 'glands and spoilt spots', why: 'Nobody eats those; they are always cut out.' },
   grinder: { words: 'left in the grinder', why: 'A little always sticks to it, and in the casings.' },
   cure: { words: 'water that cure and smoke took', why: 'Bacon and ham are lighter when they are done.' },
+  added: { words: 'seasoning and water we added', why: 'Sausage is meat, salt, spices and a little water.' },
   unaccounted: {
     words: 'not accounted for',
     why: 'Saw dust, drip, drying while we cut: we did not weigh it anywhere, and say so.',

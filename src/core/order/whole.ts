@@ -58,6 +58,7 @@ const SHORT: Readonly<Partial<Record<StepKind, string>>> = {
   inedible: 'glands',
   grinder: 'grinder',
   cure: 'cure',
+  added: 'added',
   inTub: 'in the tub',
   inCure: 'in cure',
 };

@@ -1,5 +1,5 @@
 import type { Forecast } from '../forecast/types';
-import { balanceOfKind, lineOfCure, type Posting } from '../ledger/ledger';
+import { balanceOfKind, lineOfCure, type PackSource, type Posting } from '../ledger/ledger';
 import {
   formatWeight,
   inUnits,
@@ -20,7 +20,7 @@ export type Weighed = {
   readonly destination: Destination;
   readonly net: Weight;
   readonly pieces: number | null;
-  readonly from: 'share' | 'tub' | 'cure';
+  readonly from: PackSource;
 };
 
 /** Forecast beside actual, for one line of the sheet. */
@@ -51,6 +51,7 @@ export const STEP_LABELS = {
   inedible: 'glands, condemned',
   grinder: 'left in the grinder',
   cure: 'cure and smoke',
+  added: 'seasoning and water added',
   unaccounted: 'unaccounted',
   inTub: 'still in the tub',
   inCure: 'still in cure',
@@ -59,7 +60,7 @@ export const STEP_LABELS = {
 
 export type StepKind = keyof typeof STEP_LABELS;
 
-/** One step of the bridge from the cold weight to the boxes. Losses are positive. */
+/** One step of the bridge from the cold weight to the boxes. Losses are positive; what was added is below zero. */
 export type BridgeStep = {
   readonly kind: StepKind;
   readonly label: string;
@@ -99,6 +100,8 @@ export function reconcile(input: {
   /** Whether nothing of the sheet is still waited for; before that the balance is open. */
   readonly packed: boolean;
   readonly lineTolerance: number;
+  /** Lines that were mixed with seasoning and water, with how many times heavier that made them. */
+  readonly grown?: ReadonlyMap<string, number>;
   /** From which gap somebody asks, and from which it is investigated. */
   readonly limits: HouseRules['unaccounted'];
   readonly unit: WeighingUnit;
@@ -110,7 +113,8 @@ export function reconcile(input: {
   const unaccounted = sumWeights([held('share'), held('unaccounted')]);
   const boxes = held('package');
   const unaccountedBp = cold > 0 ? Math.round((10_000 * unaccounted) / cold) : 0;
-  const [inTub, inCure] = [held('tub'), (held('cure') - smoked) as Weight];
+  const inTub = sumWeights([held('tub'), held('batch')]);
+  const inCure = (held('cure') - smoked) as Weight;
   const losses = [
     step('bone', held('bone')),
     step('fat', held('fat')),
@@ -118,6 +122,7 @@ export function reconcile(input: {
     step('inedible', held('inedible')),
     step('grinder', held('grinder')),
     step('cure', sumWeights([held('cure-change'), smoked])),
+    step('added', held('added')),
     step('unaccounted', unaccounted),
     step('inTub', inTub),
     step('inCure', inCure),
@@ -172,13 +177,14 @@ function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] 
     const packs = mine.filter((each) => each.kind === 'package');
     const actual = sumWeights(packs.map((each) => each.net));
     const green = sumWeights(mine.filter((each) => each.kind === 'green').map((each) => each.net));
-    const off = packs.length > 0 && line.packaged > 0 ? (actual - line.packaged) / line.packaged : null;
+    const expected = Math.round(line.packaged * (input.grown?.get(line.key) ?? 1)) as Weight;
+    const off = packs.length > 0 && expected > 0 ? (actual - expected) / expected : null;
     return {
       lineKey: line.key,
       cut: line.cut,
       destination: line.destination,
       cured: line.cure !== null,
-      expected: line.packaged,
+      expected,
       actual,
       green,
       packsAsked: line.packs,
@@ -230,9 +236,10 @@ function unaccountedWorking(
   const show = (w: Weight) => `${formatWeight(w, 3)} ${unit}`;
   const accounted: [string, Weight][] = [
     ['packages, fresh and ground and finished', held('package')],
-    ['still in the tub', held('tub')],
+    ['still in the tub', sumWeights([held('tub'), held('batch')])],
     ['still in cure, green', (held('cure') - smoked) as Weight],
     ['changed by cure and smoke', sumWeights([held('cure-change'), smoked])],
+    ['seasoning and water added, which is none of the cold weight', held('added')],
     ['left in the grinder', held('grinder')],
     ['bone', held('bone')],
     ['fat', held('fat')],

@@ -10,7 +10,7 @@ export type OtherPart = Exclude<StepKind, 'cold' | 'boxes'> | 'drip';
 export type TapePart = {
   readonly kind: Destination | OtherPart;
   readonly label: string;
-  /** Below zero where a cure added more than it took. */
+  /** Below zero where a cure added more than it took, and for what was added. */
   readonly weight: Weight;
   /** Each pack of it, in the order they were weighed. */
   readonly packs: readonly Weight[];
@@ -50,7 +50,7 @@ export function tapeOf(
     done: [
       ...done,
       ...(
-        ['inTub', 'inCure', 'fat', 'bone', 'skin', 'inedible', 'cure', 'grinder', 'unaccounted'] as const
+        ['inTub', 'inCure', 'fat', 'bone', 'skin', 'inedible', 'cure', 'added', 'grinder', 'unaccounted'] as const
       ).map((kind) => other(kind, held(kind))),
     ].filter(({ weight }) => weight !== 0),
   };

@@ -1,5 +1,8 @@
 import type { WeighingUnit } from '../quantity/weight';
 
+/** What scales weigh in: the shop's unit, and grams for what is weighed by the pinch. */
+export type ScaleUnit = WeighingUnit | 'g';
+
 /** What a scale says, many times a second. Weights in thousandths of its unit. */
 export type ScaleReading = {
   readonly scaleId: string;
@@ -8,7 +11,7 @@ export type ScaleReading = {
   readonly gross: number;
   readonly tare: number;
   readonly net: number;
-  readonly unit: WeighingUnit;
+  readonly unit: ScaleUnit;
   readonly state: 'steady' | 'moving' | 'overload' | 'empty';
   /** It lay there before anybody looked: whether it was taken before is not known. */
   readonly found?: boolean;

@@ -39,4 +39,5 @@ export const ingredientSchema = Joi.object<Ingredient>({
     .min(1),
   meat: Joi.boolean(),
   cures: Joi.boolean(),
+  nitriteShare: Joi.number().greater(0).max(1),
 });

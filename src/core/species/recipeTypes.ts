@@ -40,6 +40,8 @@ export type Ingredient = {
   readonly meat?: boolean;
   /** It brings nitrite: what it is in is cured. */
   readonly cures?: boolean;
+  /** Sodium nitrite in it, as a share; absent where what it brings is within its own limit already. */
+  readonly nitriteShare?: number;
 };
 
 /** A recipe with everything that follows from what is in it. */

@@ -75,6 +75,12 @@ export const RATES = {
     basis: 'hot',
     part: (row) => row.went.cure,
   },
+  added: {
+    label: 'seasoning, water added',
+    formula: 'what was mixed into sausage, below zero, over the hot weight',
+    basis: 'hot',
+    part: (row) => row.went.added,
+  },
   grinder: {
     label: 'left in the grinder',
     formula: 'what tub and grinder kept over the hot weight',
@@ -112,6 +118,7 @@ export const PARTS = [
   'inedible',
   'shrink',
   'cure',
+  'added',
   'grinder',
   'unaccounted',
 ] as const;

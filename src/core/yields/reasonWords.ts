@@ -17,6 +17,7 @@ const WORDS: Readonly<Record<string, Told>> = {
   inedible: { more: 'More was condemned or cut away', less: 'Less was condemned or cut away' },
   shrink: { more: 'More went into the air', less: 'Less went into the air' },
   cure: { more: 'Cure and smoke took more', less: 'Cure and smoke took less' },
+  added: { more: 'Less was mixed in', less: 'More was mixed in' },
   grinder: { more: 'More stayed in tub and grinder', less: 'Less stayed in tub and grinder' },
   unaccounted: { more: 'More is unaccounted', less: 'Less is unaccounted' },
 };

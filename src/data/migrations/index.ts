@@ -32,6 +32,7 @@ import * as quarters from './030-quarters';
 import * as yields from './031-yields';
 import * as lessons from './032-lessons';
 import * as farmNotes from './033-farm-notes';
+import * as grindBatches from './034-grind-batches';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -70,6 +71,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['031-yields', yields],
   ['032-lessons', lessons],
   ['033-farm-notes', farmNotes],
+  ['034-grind-batches', grindBatches],
 ];
 
 async function noWayBack(): Promise<void> {

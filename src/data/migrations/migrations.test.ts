@@ -87,6 +87,8 @@ describe('migrations', () => {
       'handWork',
       'quarterWeights',
       'liveWeights',
+      'grindBatches',
+      'grindEvents',
     ]) {
       const own = triggers.filter((trigger) => trigger.tbl_name === table).map((trigger) => trigger.name);
       expect(own).toEqual(expect.arrayContaining([`${table}_no_update`, `${table}_no_delete`]));

@@ -1,7 +1,8 @@
 import { group } from 'd3-array';
 import { carcassOfSides } from '@/core/order/carcassOfSides';
 import { speciesIn } from '@/core/catalogue/catalogue';
-import { cureAccount, type Posting } from '@/core/ledger/ledger';
+import type { BatchFile } from '@/core/grindroom/batch';
+import { batchAccount, cureAccount, type Posting } from '@/core/ledger/ledger';
 import type { Animal, AnimalId, Share, ShareId, Side } from '@/core/order/animal';
 import { onRailAfter } from '@/core/order/onRail';
 import { quarteredOf } from '@/core/hang/quarters';
@@ -18,6 +19,7 @@ import { deviationsOfShares, startsOf } from '../block';
 import { animalIdsOf, bookedWith, cancellationsOf } from '../book';
 import type { Database } from '../database';
 import { deepTemperaturesOf, foundOnSides, quartersOfSides, railEventsOf, ticketsOfSides } from '../hang';
+import { batchesOfShares } from '../grind';
 import { experiencesOf, type Experiences } from '../learning';
 import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
@@ -59,13 +61,14 @@ export async function readShareFiles(
   const starts = await startsOf(db, leadIds);
   const deviations = await deviationsOfShares(db, leadIds);
   const weighings = group(await weighingsOfShares(db, leadIds), (each) => each.shareId);
+  const batches = await batchesOfShares(db, leadIds);
   const notes = group(await lineNotesOfShares(db, leadIds), (note) => note.shareId);
   const allotments = await allotmentsOf(db, shareIds);
   const closings = await closingsOf(db, shareIds);
   const payments = group(await paymentsOf(db, shareIds), (payment) => payment.shareId);
   const pickUps = await pickUpsOf(db, shareIds);
   const cancellations = await cancellationsOf(db, shareIds);
-  const held = await heldByShare(db, leadIds, weighings);
+  const held = await heldByShare(db, leadIds, { weighings, batches });
   // A sheet stands on what held when it was begun; where there is none yet, today's holds.
   const experienceOf = await experiencesOf(
     db,
@@ -110,6 +113,7 @@ export async function readShareFiles(
         plan: started?.plan,
         deviations: deviations.get(leadId) ?? [],
         weighings: weighings.get(leadId) ?? [],
+        batches: batches.get(leadId) ?? [],
         notes: notes.get(leadId) ?? [],
         closing: closings.get(share.id),
         payments: payments.get(share.id) ?? [],
@@ -238,7 +242,13 @@ function knownOf({ unit }: Shop, { killDate }: Animal, sides: readonly HungSide[
 async function heldByShare(
   db: Database,
   shareIds: readonly ShareId[],
-  weighings: ReadonlyMap<ShareId, readonly Weighing[]>,
+  {
+    weighings,
+    batches,
+  }: {
+    readonly weighings: ReadonlyMap<ShareId, readonly Weighing[]>;
+    readonly batches: ReadonlyMap<ShareId, readonly BatchFile[]>;
+  },
 ): Promise<ReadonlyMap<ShareId, readonly Posting[]>> {
   const shareOfOwner = new Map<string, ShareId>();
   for (const shareId of shareIds) {
@@ -247,6 +257,9 @@ async function heldByShare(
       shareOfOwner.set(each.id, shareId);
       if (each.lineKey !== '') shareOfOwner.set(cureAccount(shareId, each.lineKey).owner, shareId);
     }
+  }
+  for (const { batch } of [...batches.values()].flat()) {
+    shareOfOwner.set(batchAccount(batch.shareId, batch.lineKey).owner, batch.shareId);
   }
   const postings = await balancesOf(db, [...shareOfOwner.keys()]);
   return group(postings, (posting) => shareOfOwner.get(posting.owner)!);

@@ -6,7 +6,7 @@ import { LESSONS_VERSION } from '../learning';
 import { writeProjection } from '../projection';
 
 /** How rows are worked out; another number makes all of them anew at the next start. */
-export const YIELDS_VERSION = 2;
+export const YIELDS_VERSION = 3;
 
 /** Writes what finished shares gave, in place of what was worked out before. */
 export async function writeYields(db: Database, rows: readonly YieldRow[]): Promise<void> {

@@ -1,14 +1,24 @@
-import type { WeighingUnit } from '@/core/quantity/weight';
+import type { ScaleUnit } from '@/core/scale/reading';
 import type { SaidWeight, ScaleIdentity } from './scaleWords';
 
-export type ScaleKind = 'bench' | 'rail';
+export type ScaleKind = 'bench' | 'rail' | 'spice';
 
 /**
  * What the simulated scales carry and in which divisions they show it, thousandths: the bench 30 lb by 0.01 or 15 kg by
- * 0.005, the rail 1000 lb by 0.1 or 450 kg by 0.05.
+ * 0.005, the rail 1000 lb by 0.1 or 450 kg by 0.05; the scale for seasoning 6 kg by a tenth of a gram.
  */
-const CAPACITY = { bench: { lb: 30_000, kg: 15_000 }, rail: { lb: 1_000_000, kg: 450_000 } } as const;
-const DIVISION = { bench: { lb: 10, kg: 5 }, rail: { lb: 100, kg: 50 } } as const;
+type PerUnit = Readonly<Record<ScaleUnit, number>>;
+const GRAMS = { capacity: 6_000_000, division: 100 };
+const CAPACITY: Readonly<Record<ScaleKind, PerUnit>> = {
+  bench: { lb: 30_000, kg: 15_000, g: GRAMS.capacity },
+  rail: { lb: 1_000_000, kg: 450_000, g: GRAMS.capacity },
+  spice: { lb: 13_000, kg: 6_000, g: GRAMS.capacity },
+};
+const DIVISION: Readonly<Record<ScaleKind, PerUnit>> = {
+  bench: { lb: 10, kg: 5, g: GRAMS.division },
+  rail: { lb: 100, kg: 50, g: GRAMS.division },
+  spice: { lb: 1, kg: 1, g: GRAMS.division },
+};
 
 /** Readings until a load has settled: about half a second at the rate the simulation sends. */
 const READINGS_TO_SETTLE = 4;
@@ -17,7 +27,7 @@ const READINGS_TO_SETTLE = 4;
 export type Platform = {
   readonly kind: ScaleKind;
   readonly scaleId: string;
-  readonly unit: WeighingUnit;
+  readonly unit: ScaleUnit;
   readonly load: number;
   /** What is put on as soon as the platform has been seen empty. */
   readonly next: number | null;
@@ -27,7 +37,7 @@ export type Platform = {
   readonly settled: number;
 };
 
-export function emptyPlatform(scaleId: string, unit: WeighingUnit, kind: ScaleKind = 'bench'): Platform {
+export function emptyPlatform(scaleId: string, unit: ScaleUnit, kind: ScaleKind = 'bench'): Platform {
   return { kind, scaleId, unit, load: 0, next: null, tare: 0, shaking: false, settled: READINGS_TO_SETTLE };
 }
 

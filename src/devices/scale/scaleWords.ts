@@ -1,9 +1,10 @@
-import { formatWeight, weight as weightOf, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { formatWeight, weight as weightOf, type Weight } from '@/core/quantity/weight';
+import type { ScaleUnit } from '@/core/scale/reading';
 
 /** Who a scale is, as it says when somebody connects: `I bench-4f2a lb 0.01 30.00`. */
 export type ScaleIdentity = {
   readonly scaleId: string;
-  readonly unit: WeighingUnit;
+  readonly unit: ScaleUnit;
   /** Thousandths. */
   readonly division: number;
   readonly capacity: number;
@@ -34,13 +35,13 @@ export function weightLine({ state, gross, tare }: SaidWeight, division: number)
 export function heardOf(
   line: string,
 ): { identity: ScaleIdentity } | { weight: SaidWeight } | { tare: 'taken' | 'moving' } | undefined {
-  const identity = /^I ([\w-]{1,40}) (lb|kg) (\d+\.\d+) (\d+\.\d+)$/.exec(line);
+  const identity = /^I ([\w-]{1,40}) (lb|kg|g) (\d+\.\d+) (\d+\.\d+)$/.exec(line);
   if (identity) {
     const [, scaleId, unit, division, capacity] = identity;
     return {
       identity: {
         scaleId: scaleId!,
-        unit: unit as WeighingUnit,
+        unit: unit as ScaleUnit,
         division: weightOf(Number(division)),
         capacity: weightOf(Number(capacity)),
       },

@@ -1,5 +1,5 @@
 import type { Server, Socket } from 'node:net';
-import type { WeighingUnit } from '@/core/quantity/weight';
+import type { ScaleUnit } from '@/core/scale/reading';
 import { lineServer } from '../wire/lineServer';
 import {
   emptyPlatform,
@@ -27,7 +27,7 @@ export class SimulatedScale {
 
   constructor(
     readonly kind: ScaleKind,
-    readonly unit: WeighingUnit,
+    readonly unit: ScaleUnit,
   ) {
     this.platform = emptyPlatform(kind, unit, kind);
     setInterval(() => this.tell(), 1000 / WORDS_PER_SECOND);

@@ -183,6 +183,7 @@ class Season {
         plan: undefined,
         deviations: [],
         weighings: [],
+        batches: [],
         notes: [],
         closing: undefined,
         payments: [],

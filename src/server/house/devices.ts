@@ -13,6 +13,8 @@ export type Devices = {
   readonly scale: Scale;
   /** The scale of the rail and the block. */
   readonly railScale: Scale;
+  /** The scale for seasoning and curing salt, in grams. */
+  readonly spiceScale: Scale;
   readonly printer: LabelPrinter;
   readonly probe: Probe;
 };
@@ -34,13 +36,15 @@ export function devices(): Devices {
 }
 
 function connected(env: NodeJS.ProcessEnv): Devices {
-  const { FRACTUM_BENCH_SCALE, FRACTUM_RAIL_SCALE, FRACTUM_PRINTER, FRACTUM_PROBE } = env;
+  const { FRACTUM_BENCH_SCALE, FRACTUM_RAIL_SCALE, FRACTUM_SPICE_SCALE, FRACTUM_PRINTER, FRACTUM_PROBE } =
+    env;
   const key = env.FRACTUM_SCALE_KEY ?? '';
   const scale = new TcpScale(deviceAddress(FRACTUM_BENCH_SCALE ?? NOWHERE), key);
   return {
     scale,
     // A shop with one scale uses it for both.
     railScale: FRACTUM_RAIL_SCALE ? new TcpScale(deviceAddress(FRACTUM_RAIL_SCALE), key) : scale,
+    spiceScale: new TcpScale(deviceAddress(FRACTUM_SPICE_SCALE ?? NOWHERE), key),
     printer: FRACTUM_PRINTER ? tcpPrinter(deviceAddress(FRACTUM_PRINTER)) : spoolPrinter(spoolFolder()),
     probe: tcpProbe(deviceAddress(FRACTUM_PROBE ?? NOWHERE)),
   };

@@ -86,6 +86,7 @@ export class TestShop {
   readonly devices = {
     scale: testScale(),
     railScale: testScale(),
+    spiceScale: testScale(),
     probe: { read: async (): Promise<ProbeReading> => this.probeReads },
     printer: {
       print: async (label: Label, name: string) => {

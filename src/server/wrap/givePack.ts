@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
-import type { WeighingPurpose } from '@/core/ledger/ledger';
+import type { PackSource, WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { cutName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -74,7 +74,7 @@ type Giving = {
 async function give(house: House, { weighing, from, to, input }: Giving): Promise<Result<Taken, Reason>> {
   const line = planOf(to).expected.lines.find(({ cut }) => cut === weighing.cut);
   if (!line) return refuse('not-on-the-sheet', `${cutName(to)} has no ${weighing.cut} on the sheet.`);
-  const source = weighing.source as 'share' | 'tub' | 'cure';
+  const source = weighing.source as PackSource;
   const purpose: WeighingPurpose = { kind: 'package', from: source, lineKey: line.key };
   const named = namedBy(to, purpose);
   if (!named.ok) return named;

@@ -1,6 +1,5 @@
 import Joi from 'joi';
-import type { WeighingUnit } from '@/core/quantity/weight';
-import type { SignedReading } from '@/core/scale/reading';
+import type { ScaleUnit, SignedReading } from '@/core/scale/reading';
 import { thousandths, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { isBelievable } from '../house/takenAt';
@@ -12,7 +11,7 @@ export const readingSchema = Joi.object({
   gross: thousandths.required(),
   tare: thousandths.required(),
   net: Joi.number().integer().required(),
-  unit: Joi.valid('lb', 'kg').required(),
+  unit: Joi.valid('lb', 'kg', 'g').required(),
   state: Joi.valid('steady', 'moving', 'overload', 'empty').required(),
   found: Joi.valid(true),
   takenAt: Joi.string().isoDate().required(),
@@ -29,13 +28,9 @@ export const typedSchema = Joi.object({
 });
 
 /** Why a reading cannot be taken. What it says is believed only because a scale of the shop has signed it. */
-export function readingProblem(
-  house: House,
-  reading: SignedReading,
-  unit: WeighingUnit,
-): Refusal | undefined {
-  const { scale, railScale } = house.devices;
-  if (!scale.vouches(reading) && !railScale.vouches(reading)) {
+export function readingProblem(house: House, reading: SignedReading, unit: ScaleUnit): Refusal | undefined {
+  const { scale, railScale, spiceScale } = house.devices;
+  if (![scale, railScale, spiceScale].some((each) => each.vouches(reading))) {
     return refuse('not-the-scale', 'This weight does not come from a scale of this shop. Weigh it again.');
   }
   if (!isBelievable(house, reading.takenAt)) {
@@ -47,9 +42,9 @@ export function readingProblem(
   return stateProblem(reading, unit);
 }
 
-function stateProblem(reading: SignedReading, unit: WeighingUnit): Refusal | undefined {
+function stateProblem(reading: SignedReading, unit: ScaleUnit): Refusal | undefined {
   if (reading.unit !== unit) {
-    return refuse('wrong-unit', `The scale shows ${reading.unit}; this shop weighs in ${unit}.`);
+    return refuse('wrong-unit', `The scale shows ${reading.unit}; this is weighed in ${unit}.`);
   }
   if (reading.state === 'overload') {
     return refuse('overload', 'Too heavy for this scale. Take it off and split it.');

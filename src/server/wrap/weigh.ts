@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { BARRELS, type WeighingPurpose } from '@/core/ledger/ledger';
+import { BARRELS, PACK_SOURCES, type WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
 import type { Weighing, WeighingId } from '@/core/order/work';
@@ -32,10 +32,10 @@ const lineKey = Joi.string().max(80).required();
 const purposeSchema = Joi.alternatives().try(
   Joi.object({
     kind: Joi.valid('package').required(),
-    from: Joi.valid('share', 'tub', 'cure').required(),
+    from: Joi.valid(...PACK_SOURCES).required(),
     lineKey,
   }),
-  Joi.object({ kind: Joi.valid('green').required(), from: Joi.valid('tub'), lineKey }),
+  Joi.object({ kind: Joi.valid('green').required(), from: Joi.valid('tub', 'batch'), lineKey }),
   Joi.object({ kind: Joi.valid('tub').required() }),
   Joi.object({
     kind: Joi.valid('barrel').required(),

@@ -1,0 +1,74 @@
+import { group } from 'd3-array';
+import type { BatchEvent, BatchFile, GrindBatch } from '@/core/grindroom/batch';
+import type { ShareId } from '@/core/order/animal';
+import type { Day } from '@/core/time/shopTime';
+import type { Database } from '../database';
+
+type BatchRow = Omit<GrindBatch, 'recipe'> & { readonly recipe: string };
+type EventRow = Pick<BatchEvent, 'id' | 'batchId' | 'at' | 'actorId'> & { readonly deed: string };
+
+/** Batches of these shares with everything that was done to them, by share. */
+export async function batchesOfShares(
+  db: Database,
+  shareIds: readonly ShareId[],
+): Promise<ReadonlyMap<ShareId, readonly BatchFile[]>> {
+  const rows: BatchRow[] = await db('grindBatches')
+    .whereIn('shareId', [...shareIds])
+    .orderBy('rowid')
+    .select('id', 'shareId', 'lineKey', 'recipe', 'lot', 'at', 'actorId');
+  if (rows.length === 0) return new Map();
+  const done: EventRow[] = await db('grindEvents')
+    .whereIn(
+      'batchId',
+      rows.map(({ id }) => id),
+    )
+    .orderBy('number')
+    .select('id', 'batchId', 'deed', 'at', 'actorId');
+  const events = group(done, ({ batchId }) => batchId);
+  const files = rows.map((row): BatchFile => {
+    const batch: GrindBatch = { ...row, recipe: JSON.parse(row.recipe) };
+    return { batch, events: (events.get(row.id) ?? []).map(eventOf) };
+  });
+  return group(files, ({ batch }) => batch.shareId);
+}
+
+function eventOf({ deed, ...said }: EventRow): BatchEvent {
+  return { ...JSON.parse(deed), ...said } as BatchEvent;
+}
+
+/** The share that a batch is of; undefined where there is no such batch. */
+export async function shareOfBatch(db: Database, batchId: string): Promise<ShareId | undefined> {
+  return (await db('grindBatches').where({ id: batchId }).first('shareId'))?.shareId;
+}
+
+export async function writeBatch(
+  db: Database,
+  batch: GrindBatch & { readonly clientId: string },
+): Promise<void> {
+  await db('grindBatches').insert({ ...batch, recipe: JSON.stringify(batch.recipe) });
+}
+
+/** @param transactionId - of the weight that it moved; null where it moved none */
+export async function writeBatchEvent(
+  db: Database,
+  event: BatchEvent & { readonly clientId: string; readonly transactionId: string | null },
+): Promise<void> {
+  const { id, clientId, batchId, at, actorId, transactionId, ...deed } = event;
+  const [scaleId, loadId] = 'scaleId' in deed ? [deed.scaleId, deed.loadId] : ['', ''];
+  const row = { id, clientId, batchId, at, actorId, transactionId, kind: deed.kind, scaleId, loadId };
+  await db('grindEvents').insert({ ...row, deed: JSON.stringify(deed) });
+}
+
+/** Whether what lies on a scale was taken into a batch already. */
+export async function isBatchLoad(
+  db: Database,
+  { scaleId, loadId }: { readonly scaleId: string; readonly loadId: string },
+): Promise<boolean> {
+  return (await db('grindEvents').where({ scaleId, loadId }).first('number')) !== undefined;
+}
+
+/** How many batches were begun on a day: the next lot is numbered by it. */
+export async function batchesBegunOn(db: Database, day: Day): Promise<number> {
+  const rows = await db('grindBatches').where('lot', 'like', `G${day}-%`).count({ all: '*' });
+  return Number(rows[0]!.all);
+}

@@ -1,0 +1,8 @@
+export {
+  batchesBegunOn,
+  batchesOfShares,
+  isBatchLoad,
+  shareOfBatch,
+  writeBatch,
+  writeBatchEvent,
+} from './batches';
