@@ -1,5 +1,6 @@
 import { block } from './block';
 import { book } from './book';
+import { grind } from './grind';
 import { hang } from './hang';
 import type { UseCase } from './house/useCase';
 import { learning } from './learning';
@@ -21,6 +22,7 @@ export const USE_CASES = {
   ...sheet,
   ...block,
   ...wrap,
+  ...grind,
   ...settle,
   ...rail,
   ...ticket,

@@ -39,6 +39,7 @@ export type GrindBatch = {
 
 /** What is done to a batch; the last word on an ingredient holds. */
 export type BatchDeed =
+  /** Out of the tub; below zero where it was put back. */
   | {
       readonly kind: 'meat';
       readonly net: Weight;
@@ -343,6 +344,17 @@ export function missingFrom(standing: BatchStanding, unit: WeighingUnit): string
     ...(left < 0 ? [`${show(-left as Weight)} more are packed than went in. Weigh again.`] : []),
     ...(packed > 0 && left > mostFilm(mix) ? [`${show(left)} are in no pack. Count again.`] : []),
   ];
+}
+
+/** Why nothing is packed from a batch now; empty where it may be. */
+export function whyNoPackYet(events: readonly BatchEvent[]): string {
+  const hold = events.filter(({ kind }) => kind === 'held' || kind === 'released').at(-1);
+  if (hold?.kind === 'held') return `This batch is held: ${hold.reason}. No pack leaves it.`;
+  if (events.some(({ kind }) => kind === 'closed'))
+    return 'This batch is closed. Nothing more comes out of it.';
+  if (!events.some(({ kind }) => kind === 'mixed'))
+    return 'This batch is not mixed yet: it is at the grinder.';
+  return '';
 }
 
 /** The most that stays as film in grinder and stuffer. */

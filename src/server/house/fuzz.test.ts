@@ -55,6 +55,8 @@ function almost(value: unknown): fc.Arbitrary<unknown> {
   );
 }
 
+const TYPED = { gross: 1000, tare: 0, why: 'the scale is away' };
+
 describe('whatever is asked', () => {
   let shop: TestShop;
   let sound: Record<UseCaseName, object>;
@@ -225,6 +227,19 @@ describe('whatever is asked', () => {
       tareScale: {},
       noteTemperature: { clientId: randomUUID(), sideId, typed: 38.5 },
       wrapView: { shareId },
+      grindView: {},
+      beginBatch: { clientId: randomUUID(), shareId, lineKey: 'grind.0' },
+      weighMeat: { clientId: randomUUID(), batchId: pack.id, typed: TYPED },
+      putMeatBack: { clientId: randomUUID(), batchId: pack.id },
+      weighIngredient: {
+        ...{ clientId: randomUUID(), batchId: pack.id, typed: TYPED },
+        ...{ ingredient: 'salt', lot: '', remark: '' },
+      },
+      lookSecond: {
+        ...{ clientId: randomUUID(), batchId: pack.id, ingredient: 'curing salt' },
+        ...{ name: 'Tove', secret: 'ferry-on-time' },
+      },
+      doBatch: { clientId: randomUUID(), batchId: pack.id, said: { kind: 'head' } },
       labelView: { weighingId: pack.id, copy: 1 },
       scaleView: {},
       printerView: {},

@@ -32,6 +32,8 @@ export const REASONS = {
   'no-weight': 409,
   'not-approved': 409,
   'not-closed': 409,
+  /** A batch, by what was done to it so far; its sentence says what comes first. */
+  'not-in-a-batch': 409,
   'not-in-cure': 409,
   'not-on-the-block': 409,
   'no-room': 409,

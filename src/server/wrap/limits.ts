@@ -1,4 +1,4 @@
-import { balanceOfKind, type WeighingPurpose } from '@/core/ledger/ledger';
+import { balanceOf, balanceOfKind, batchAccount, type WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
@@ -42,6 +42,9 @@ function tooHeavy({ file, net }: Asked): Refusal | undefined {
 function moreThanThereIs({ file, purpose, net }: Asked): Refusal | undefined {
   const from = purpose.kind === 'package' || purpose.kind === 'green' ? purpose.from : undefined;
   if (from === 'tub') return moreThanInTub(file, net);
+  if (from === 'batch' && purpose.kind !== 'tub' && purpose.kind !== 'barrel') {
+    return moreThanInBatch(file, purpose.lineKey, net);
+  }
   if (purpose.kind === 'package' && from === 'cure') return moreThanInCure(file, purpose.lineKey, net);
   return moreThanOnBlock(file, net);
 }
@@ -83,6 +86,14 @@ function moreThanInTub(file: ShareFile, net: Weight): Refusal | undefined {
   }
   if (out + net <= into * (1 + ADDED_TO_GRIND)) return undefined;
   const message = `${show(into, file)} went into the tub and ${show(out, file)} have come out of it. Is this of another tub?`;
+  return refuse('more-than-there-is', message);
+}
+
+/** Out of a batch comes no more than was mixed in it. */
+function moreThanInBatch(file: ShareFile, lineKey: string, net: Weight): Refusal | undefined {
+  const left = balanceOf(file.held, batchAccount(file.share.id, lineKey));
+  if (net <= left * (1 + SCALES_DIFFER)) return undefined;
+  const message = `Only ${show(left, file)} of this batch are left. Is this of another?`;
   return refuse('more-than-there-is', message);
 }
 

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ForecastLine } from '@/core/forecast/types';
+import { whyNoPackYet } from '@/core/grindroom/batch';
 import { postWeighing, type WeighingPurpose } from '@/core/ledger/ledger';
 import { afterWeighing } from '@/core/order/afterWeighing';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -33,6 +34,13 @@ const BARREL_WORDS = {
 /** What a weight is of. */
 export type Named = Pick<ForecastLine, 'key' | 'cut' | 'destination'> & { readonly line?: ForecastLine };
 
+/** What a line is ground in comes out of its batch, whichever table asks; the wrap table need not know of it. */
+export function outOfItsBatch(file: ShareFile, purpose: WeighingPurpose): WeighingPurpose {
+  if (purpose.kind !== 'package' && purpose.kind !== 'green') return purpose;
+  const isMixed = file.batches.some(({ batch }) => batch.lineKey === purpose.lineKey);
+  return isMixed && purpose.from === 'tub' ? { ...purpose, from: 'batch' } : purpose;
+}
+
 /** What is weighed, as the plan calls it; a refusal where the plan has no such thing, or not there. */
 export function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named, Reason> {
   if (purpose.kind === 'tub') return success({ key: '', cut: 'Trim for the grind', destination: 'grind' });
@@ -42,12 +50,17 @@ export function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named
   const line = planOf(file).expected.lines.find((each) => each.key === purpose.lineKey);
   if (!line) return refuse('not-on-the-sheet', 'That cut is not on this sheet. Choose one of the targets.');
   const cured = line.cure !== null;
-  const cutFrom = line.kind === 'grind' ? 'tub' : 'share';
+  const batch = file.batches.find((each) => each.batch.lineKey === line.key);
+  const cutFrom = line.kind !== 'grind' ? 'share' : batch ? 'batch' : 'tub';
   const fits =
     purpose.kind === 'green'
       ? cured && (purpose.from ?? 'share') === cutFrom
       : purpose.from === (cured ? 'cure' : cutFrom);
   if (!fits) return refuse('wrong-place', `${line.cut} is not weighed that way.`);
+  if (batch && cutFrom === purpose.from) {
+    const wait = whyNoPackYet(batch.events);
+    if (wait !== '') return refuse('not-in-a-batch', wait);
+  }
   return success({ key: line.key, cut: line.cut, destination: line.destination, line });
 }
 

@@ -13,7 +13,7 @@ import { cutFileOf } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { impossible, oddity } from './limits';
 import { readingProblem, readingSchema, typedSchema, type TypedWeight } from './reading';
-import { namedBy, take, type Load, type Taken } from './take';
+import { namedBy, take, type Load, type Taken, outOfItsBatch } from './take';
 
 type WeighInput = {
   readonly clientId: string;
@@ -60,10 +60,11 @@ export const weigh = defineUseCase<WeighInput, Taken>({
     sure,
   }).xor('reading', 'typed'),
   subject: (input) => input.shareId,
-  run: async (house, input) => {
-    const found = await cutFileOf(house, input.shareId);
+  run: async (house, said) => {
+    const found = await cutFileOf(house, said.shareId);
     if (!found.ok) return found;
     const file = found.value;
+    const input = { ...said, purpose: outOfItsBatch(file, said.purpose) };
     const refused = notOpen(file) ?? (await loadProblem(house, file, input));
     if (refused) return refused;
     const named = namedBy(file, input.purpose);

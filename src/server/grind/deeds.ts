@@ -1,0 +1,252 @@
+import { randomUUID } from 'node:crypto';
+import Joi from 'joi';
+import type { BatchDeed } from '@/core/grindroom/batch';
+import { balanceOfKind } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import { planOf } from '@/core/order/standing';
+import { formatWeight, type Weight } from '@/core/quantity/weight';
+import { success, type Result } from '@/core/quantity/result';
+import type { ScaleUnit, SignedReading } from '@/core/scale/reading';
+import { dayIn, instant } from '@/core/time/shopTime';
+import { isPieceOfLoad } from '@/data/block';
+import { batchesBegunOn, isBatchLoad, writeBatch } from '@/data/grind';
+import { userByName, type Role } from '@/data/people';
+import { weighingOfLoad } from '@/data/wrap';
+import { clientId, id, words } from '../house/fields';
+import { isOwner } from '../house/actor';
+import { refuse, type Reason, type Refusal } from '../house/reasons';
+import { cutFileOf, touchCut } from '../house/shareView';
+import { defineUseCase, type House } from '../house/useCase';
+import { secretFits, NOBODY } from '../people/secrets';
+import { readingProblem, readingSchema, typedSchema, type TypedWeight } from '../wrap/reading';
+import { batchIn, doTo, type BatchIn } from './batchIn';
+
+/** Who works at the grinder. */
+export const GRINDERS: readonly Role[] = ['owner', 'cutter', 'smoker'];
+
+type Done = { readonly batchId: string };
+
+/** A tub gives no more than was weighed into it; scales have divisions. */
+const SCALES_DIFFER = 0.005;
+
+/** Begins the batch of a line: what is packed of it from now on comes out of the batch. */
+export const beginBatch = defineUseCase<{ clientId: string; shareId: ShareId; lineKey: string }, Done>({
+  name: 'beginBatch',
+  roles: GRINDERS,
+  writes: true,
+  input: Joi.object({ clientId, shareId: id, lineKey: Joi.string().max(80).required() }),
+  subject: ({ shareId, lineKey }) => `${shareId} ${lineKey}`,
+  run: async (house, { clientId: requestId, shareId, lineKey }) => {
+    const found = await cutFileOf(house, shareId);
+    if (!found.ok) return found;
+    const file = found.value;
+    if (!file.start) return refuse('not-on-the-block', 'This share is not on the block yet: it has no tub.');
+    if (file.closing) return refuse('closed', 'This order is closed. Nothing more is ground for it.');
+    const line = planOf(file).expected.lines.find(({ key, kind }) => key === lineKey && kind === 'grind');
+    const recipe = file.situation.species.recipes.find(({ name }) => name === line?.ownCut);
+    if (!line || !recipe) return refuse('not-on-the-sheet', 'Nothing like that is ground for this share.');
+    const { weighings, batches } = file;
+    if (batches.some(({ batch }) => batch.lineKey === lineKey)) {
+      return refuse('already-taken', 'This batch is begun already. Load the page again.');
+    }
+    if (weighings.some((each) => each.lineKey === lineKey)) {
+      return refuse('packed-already', 'Some of it is packed already, without a batch. Pack the rest so too.');
+    }
+    const day = dayIn(file.shop.zone, house.now);
+    const lot = `G${day}-${(await batchesBegunOn(house.db, day)) + 1}`;
+    const batchId = randomUUID();
+    const by = { at: instant(house.now), actorId: house.actor.id };
+    await writeBatch(house.db, {
+      ...{ id: batchId, clientId: requestId, shareId: file.share.id, lineKey, recipe, lot },
+      ...by,
+    });
+    touchCut(house, file);
+    return success({ batchId });
+  },
+});
+
+type Weighs = { readonly clientId: string; readonly batchId: string } & (
+  { readonly reading: SignedReading } | { readonly typed: TypedWeight }
+);
+
+const weighs = { clientId, batchId: id, reading: readingSchema, typed: typedSchema };
+
+type Load = Pick<Extract<BatchDeed, { kind: 'meat' }>, 'scaleId' | 'loadId' | 'origin'> & {
+  /** Thousandths. */
+  readonly net: number;
+  readonly why: string;
+};
+
+/** What lies on a scale, taken once whatever for; or typed while the scale is away. */
+async function loadOf(house: House, input: Weighs, unit: ScaleUnit): Promise<Result<Load, Reason>> {
+  if ('typed' in input) {
+    const { gross, tare, why } = input.typed;
+    if (tare >= gross)
+      return refuse('tare-too-big', 'The tare is as heavy as the weight. Check it.', 'typed.tare');
+    return success({ net: gross - tare, scaleId: 'typed', loadId: input.clientId, origin: 'typed', why });
+  }
+  const { reading } = input;
+  const problem = readingProblem(house, reading, unit) ?? (await takenBefore(house, reading));
+  if (problem) return problem;
+  const { net, scaleId, loadId } = reading;
+  return success({ net, scaleId, loadId, origin: 'scale', why: '' });
+}
+
+async function takenBefore({ db }: House, reading: SignedReading): Promise<Refusal | undefined> {
+  const taken =
+    (await isBatchLoad(db, reading)) ||
+    (await isPieceOfLoad(db, reading)) ||
+    (await weighingOfLoad(db, reading)) !== undefined;
+  return taken
+    ? refuse('already-taken', 'This weight was taken already. Lift it off, then put the next one on.')
+    : undefined;
+}
+
+/** Weighs meat out of the owner's own tub into the batch; no more than lies there. */
+export const weighMeat = defineUseCase<Weighs, Done>({
+  name: 'weighMeat',
+  roles: GRINDERS,
+  writes: true,
+  input: Joi.object(weighs).xor('reading', 'typed'),
+  subject: ({ batchId }) => batchId,
+  run: async (house, input) => {
+    const found = await batchIn(house, input.batchId);
+    if (!found.ok) return found;
+    const { file } = found.value;
+    const { unit } = file.shop;
+    const load = await loadOf(house, input, unit);
+    if (!load.ok) return load;
+    const { net, scaleId, loadId, origin } = load.value;
+    const inTub = balanceOfKind(file.held, 'tub');
+    if (net > inTub * (1 + SCALES_DIFFER)) {
+      const left = `${formatWeight(inTub, unit)} ${unit}`;
+      return refuse('more-than-there-is', `Only ${left} are left in this tub. Is it of another?`);
+    }
+    const deed: BatchDeed = { kind: 'meat', net: net as Weight, scaleId, loadId, origin };
+    return doTo(house, found.value, { clientId: input.clientId, deed });
+  },
+});
+
+/** Puts all meat of a batch back into its tub, before anything is weighed for it. */
+export const putMeatBack = defineUseCase<{ clientId: string; batchId: string }, Done>({
+  name: 'putMeatBack',
+  roles: GRINDERS,
+  writes: true,
+  input: Joi.object({ clientId, batchId: id }),
+  subject: ({ batchId }) => batchId,
+  run: async (house, { clientId: requestId, batchId }) => {
+    const found = await batchIn(house, batchId);
+    if (!found.ok) return found;
+    const { meat } = found.value.standing;
+    if (meat === 0) return refuse('not-in-a-batch', 'No meat is in this batch.');
+    const net = -meat as Weight;
+    const deed: BatchDeed = { kind: 'meat', net, scaleId: 'back', loadId: requestId, origin: 'typed' };
+    return doTo(house, found.value, { clientId: requestId, deed });
+  },
+});
+
+type Ingredient = Weighs & { readonly ingredient: string; readonly lot: string; readonly remark: string };
+
+const ingredient = Joi.string().max(60).required();
+
+/** Weighs an ingredient in grams: within its tolerance, or with a reason; nitrite never above the limit of its class. */
+export const weighIngredient = defineUseCase<Ingredient, Done>({
+  name: 'weighIngredient',
+  roles: GRINDERS,
+  writes: true,
+  input: Joi.object({
+    ...weighs,
+    ingredient,
+    lot: Joi.string().trim().max(40).allow('').required(),
+    remark: Joi.string().trim().max(200).allow('').required(),
+  }).xor('reading', 'typed'),
+  subject: ({ batchId, ingredient: name }) => `${batchId} ${name}`,
+  run: async (house, input) => {
+    const found = await batchIn(house, input.batchId);
+    if (!found.ok) return found;
+    const load = await loadOf(house, input, 'g');
+    if (!load.ok) return load;
+    const { net, scaleId, loadId, origin, why } = load.value;
+    const deed: BatchDeed = {
+      kind: 'ingredient',
+      ingredient: input.ingredient,
+      tenths: Math.round(net / 100),
+      lot: input.lot,
+      remark: [input.remark, why].filter((said) => said !== '').join(' '),
+      ...{ scaleId, loadId, origin },
+    };
+    return doTo(house, found.value, { clientId: input.clientId, deed });
+  },
+});
+
+type Looks = {
+  readonly clientId: string;
+  readonly batchId: string;
+  readonly ingredient: string;
+  readonly name: string;
+  readonly secret: string;
+};
+
+/** Somebody else, by name and secret, has seen the weight of what brings nitrite. */
+export const lookSecond = defineUseCase<Looks, Done>({
+  name: 'lookSecond',
+  roles: GRINDERS,
+  writes: true,
+  input: Joi.object({
+    clientId,
+    batchId: id,
+    ingredient,
+    name: Joi.string().trim().max(60).required(),
+    secret: Joi.string().max(200).required(),
+  }),
+  subject: ({ batchId, ingredient: name }) => `${batchId} ${name}`,
+  run: async (house, { clientId: requestId, batchId, ingredient: name, ...said }) => {
+    const found = await batchIn(house, batchId);
+    if (!found.ok) return found;
+    const user = await userByName(house.db, said.name);
+    if (!(await secretFits(said.secret, user?.secret ?? NOBODY)) || !user) {
+      return refuse('wrong', 'Name and secret do not fit together. Check both and try again.', 'secret');
+    }
+    const actor = { kind: 'staff', id: user.id, name: user.name, role: user.role } as const;
+    const deed: BatchDeed = { kind: 'second', ingredient: name };
+    return doTo({ ...house, actor }, found.value, { clientId: requestId, deed });
+  },
+});
+
+type Said =
+  | { readonly kind: 'again'; readonly ingredient: string }
+  | { readonly kind: 'mixed' | 'head' | 'closed' }
+  | { readonly kind: 'held' | 'released'; readonly reason: string };
+
+/** What is done to a batch besides weighing: out again, mixed, the head opened, held, released, closed. */
+export const doBatch = defineUseCase<{ clientId: string; batchId: string; said: Said }, Done>({
+  name: 'doBatch',
+  roles: GRINDERS,
+  writes: true,
+  input: Joi.object({
+    clientId,
+    batchId: id,
+    said: Joi.alternatives()
+      .try(
+        Joi.object({ kind: Joi.valid('again').required(), ingredient }),
+        Joi.object({ kind: Joi.valid('mixed', 'head', 'closed').required() }),
+        Joi.object({ kind: Joi.valid('held', 'released').required(), reason: words(200).required() }),
+      )
+      .required(),
+  }),
+  subject: ({ batchId, said }) => `${batchId} ${said.kind}`,
+  run: async (house, { clientId: requestId, batchId, said }) => {
+    const found = await batchIn(house, batchId);
+    if (!found.ok) return found;
+    if (said.kind === 'released' && !isOwner(house.actor)) {
+      return refuse('not-allowed', 'The owner alone releases what is held.');
+    }
+    return doTo(house, found.value, { clientId: requestId, deed: deedOf(said, found.value) });
+  },
+});
+
+function deedOf(said: Said, { standing: { added, mix, packed } }: BatchIn): BatchDeed {
+  if (said.kind === 'mixed') return { kind: 'mixed', added };
+  if (said.kind === 'closed') return { kind: 'closed', film: (mix - packed) as Weight };
+  return said as BatchDeed;
+}

@@ -1,0 +1,162 @@
+import { randomUUID } from 'node:crypto';
+import type { WeighingPurpose } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import { planOf } from '@/core/order/standing';
+import { reconciliationOf } from '@/core/order/settling';
+import type { Role } from '@/data/people';
+import { bookProblems } from '@/data/ledger';
+import { DEMO_USERS } from '../demo/people';
+import { hogDocument, TestShop } from '../tests/testShop';
+import type { InputOf } from '../useCases';
+import type { BatchOfDay, GrindOfDay } from './grindView';
+
+let shop: TestShop;
+let shareId: ShareId;
+
+const LINES = [
+  { recipe: 'sugar-smoked', form: 'links' as const, amount: { weight: 15 } },
+  { recipe: 'breakfast', form: 'bulk' as const, amount: 'rest' as const },
+];
+
+beforeEach(async () => {
+  shop = await TestShop.open('lb', DEMO_USERS);
+  const sheet = {
+    houseForTheRest: true,
+    answers: { ham: [{ option: 'grind' }] },
+    grind: { fatPct: 26, lines: LINES },
+  };
+  const share = { part: 'left' as const, owner: { name: 'Ottilie Brandreth' }, deposit: 50, sheet };
+  const weights = { left: { hot: 92.5, cold: 91 }, right: { hot: 91, cold: 89.6 } };
+  const [file] = await shop.book(hogDocument({ shares: [share], weights }));
+  shareId = file!.share.id;
+  const { version } = file!.sheet!;
+  const yes = { clientId: randomUUID(), shareId, version, overrideReason: 'they were told' };
+  await shop.get('approveSheet', yes);
+  await shop.get('startBlock', { clientId: randomUUID(), shareId, reason: '' });
+  await weigh({ kind: 'tub' }, 26_000);
+});
+afterEach(() => shop.close());
+
+async function weigh(purpose: WeighingPurpose, net: number) {
+  return shop.ask('weigh', { ...shop.weighing(shareId, purpose, net), sure: true });
+}
+
+async function jobs(): Promise<readonly GrindOfDay[]> {
+  return (await shop.get('grindView', {})).jobs;
+}
+
+async function batchOf(cut: string): Promise<BatchOfDay> {
+  return (await jobs()).find((job) => job.cut.startsWith(cut))!.batch!;
+}
+
+const grams = (tenths: number) => shop.reading(tenths * 100, { unit: 'g', scaleId: 'spice-1' });
+
+async function put(batchId: string, ingredient: string, tenths: number, role: Role = 'smoker') {
+  const said = {
+    clientId: randomUUID(),
+    batchId,
+    ingredient,
+    lot: 'S-12',
+    remark: '',
+    reading: grams(tenths),
+  };
+  return shop.ask('weighIngredient', said, role);
+}
+
+async function doIt(batchId: string, said: InputOf<'doBatch'>['said'], role: Role = 'smoker') {
+  return shop.ask('doBatch', { clientId: randomUUID(), batchId, said }, role);
+}
+
+async function begin(cut: string): Promise<{ batchId: string; lineKey: string }> {
+  const { lineKey } = (await jobs()).find((job) => job.cut.startsWith(cut))!;
+  const { batchId } = await shop.get('beginBatch', { clientId: randomUUID(), shareId, lineKey }, 'smoker');
+  return { batchId, lineKey };
+}
+
+const meatIn = (batchId: string, net: number) =>
+  shop.ask('weighMeat', { clientId: randomUUID(), batchId, reading: shop.reading(net) }, 'smoker');
+
+/** Weighs in all that is due, and has it looked at. */
+async function seasoned(batchId: string, cut: string): Promise<void> {
+  for (const { name, due, cures } of (await batchOf(cut)).standing.ingredients) {
+    expect(await put(batchId, name, due)).toMatchObject({ ok: true });
+    if (!cures) continue;
+    const { name: who, secret } = DEMO_USERS.find(({ role }) => role === 'wrapper')!;
+    const second = { clientId: randomUUID(), batchId, ingredient: name, name: who, secret };
+    const looked = await shop.ask('lookSecond', second, 'smoker');
+    expect(looked).toMatchObject({ ok: true });
+  }
+}
+
+describe('a batch of one household', () => {
+  it('takes meat from its own tub, each ingredient, a second look; and its packs are heavier by what was added', async () => {
+    const cut = planOf(await shop.file(shareId)).expected.lines.find(({ cure }) => cure === 'smoked')!;
+    const { batchId, lineKey } = await begin(cut.cut);
+    expect(await meatIn(batchId, 29_000)).toMatchObject({ reason: 'more-than-there-is' });
+    expect(await meatIn(batchId, 20_000)).toMatchObject({ ok: true });
+    expect(await put(batchId, 'curing salt', 400)).toMatchObject({ reason: 'not-in-a-batch' });
+    expect(await doIt(batchId, { kind: 'mixed' })).toMatchObject({ reason: 'not-in-a-batch' });
+    await seasoned(batchId, cut.cut);
+    expect(await weigh({ kind: 'green', from: 'tub', lineKey }, 21_000)).toMatchObject({
+      message: expect.stringContaining('not mixed yet'),
+    });
+    expect(await doIt(batchId, { kind: 'mixed' })).toMatchObject({ ok: true });
+    const { standing } = await batchOf(cut.cut);
+    expect(standing.mix).toBe(20_000 + standing.added);
+    expect(standing.ppm!).toBeLessThanOrEqual(standing.ppmLimit + 0.5);
+    expect(standing.added).toBeGreaterThan(1500);
+    // Whichever table asks, it comes out of the batch.
+    expect(await weigh({ kind: 'green', from: 'tub', lineKey }, standing.mix + 500)).toMatchObject({
+      reason: 'more-than-there-is',
+    });
+    expect(await weigh({ kind: 'green', from: 'tub', lineKey }, standing.mix - 150)).toMatchObject({
+      ok: true,
+    });
+    expect(await doIt(batchId, { kind: 'closed' })).toMatchObject({
+      message: expect.stringContaining('head is not opened'),
+    });
+    await doIt(batchId, { kind: 'head' });
+    expect(await doIt(batchId, { kind: 'closed' })).toMatchObject({ ok: true });
+    expect((await batchOf(cut.cut)).standing.isClosed).toBe(true);
+    const { bridge } = reconciliationOf(await shop.file(shareId));
+    expect(bridge.find(({ kind }) => kind === 'added')!.weight).toBe(-standing.added);
+    expect(bridge.find(({ kind }) => kind === 'grinder')!.weight).toBe(150);
+    expect(bridge.find(({ kind }) => kind === 'inTub')!.weight).toBe(6000);
+    const start = bridge[0]!.weight;
+    const steps = bridge.slice(1, -1).reduce((sum, { weight }) => sum + weight, 0);
+    expect(start - steps).toBe(bridge.at(-1)!.weight);
+    expect(await bookProblems(shop.db, '2099-01-01')).toEqual([]);
+  }, 60_000);
+
+  it('puts meat back before anything is weighed for it, and is held until the owner releases it', async () => {
+    const { batchId } = await begin('Breakfast');
+    await meatIn(batchId, 5000);
+    await shop.get('putMeatBack', { clientId: randomUUID(), batchId }, 'smoker');
+    expect((await batchOf('Breakfast')).standing.meat).toBe(0);
+    expect((await jobs())[0]!.inTub).toBe(26_000);
+    await meatIn(batchId, 6000);
+    await doIt(batchId, { kind: 'held', reason: 'too warm' });
+    expect(await put(batchId, 'salt', 400)).toMatchObject({ message: expect.stringContaining('too warm') });
+    expect(await doIt(batchId, { kind: 'released', reason: 'cold again' })).toMatchObject({
+      reason: 'not-allowed',
+    });
+    expect(await doIt(batchId, { kind: 'released', reason: 'cold again' }, 'owner')).toMatchObject({
+      ok: true,
+    });
+    expect(await put(batchId, 'salt', 4000)).toMatchObject({ message: expect.stringContaining('Take out') });
+  }, 60_000);
+
+  it('is begun once, and a load is taken once, whatever for', async () => {
+    const { batchId, lineKey } = await begin('Breakfast');
+    const again = { clientId: randomUUID(), shareId, lineKey };
+    expect(await shop.ask('beginBatch', again, 'smoker')).toMatchObject({ reason: 'already-taken' });
+    const reading = shop.reading(5000);
+    const meat = { clientId: randomUUID(), batchId, reading };
+    await shop.get('weighMeat', meat, 'smoker');
+    expect(await shop.ask('weighMeat', { ...meat, clientId: randomUUID() }, 'smoker')).toMatchObject({
+      reason: 'already-taken',
+    });
+    expect(await shop.ask('grindView', {}, 'wrapper')).toMatchObject({ ok: true });
+    expect(await shop.ask('beginBatch', again, 'counter')).toMatchObject({ reason: 'not-allowed' });
+  }, 60_000);
+});

@@ -1,0 +1,139 @@
+import Joi from 'joi';
+import { bestDay, USUAL_WASH, type GrindDay, type GrindJob } from '@/core/grindroom/board';
+import { missingFrom, missingFromMix, mostFilm, type BatchStanding } from '@/core/grindroom/batch';
+import { balanceOfKind } from '@/core/ledger/ledger';
+import type { ShareId } from '@/core/order/animal';
+import { cutName, partName } from '@/core/order/naming';
+import type { ShareFile } from '@/core/order/shareFile';
+import { planOf } from '@/core/order/standing';
+import { success } from '@/core/quantity/result';
+import type { Weight, WeighingUnit } from '@/core/quantity/weight';
+import { instant } from '@/core/time/shopTime';
+import { allUsers } from '@/data/people';
+import { liveShares, readShareFiles } from '@/data/rail';
+import { defineUseCase, STAFF, type House } from '../house/useCase';
+import { standingIn } from './batchIn';
+
+/** What waits at the grinder, is in it, or has come out of it: one line of one share's plan. */
+export type GrindOfDay = {
+  /** Share and line. */
+  readonly id: string;
+  readonly shareId: ShareId;
+  readonly lineKey: string;
+  readonly name: string;
+  readonly part: string;
+  readonly tag: string;
+  readonly farm: string;
+  readonly species: string;
+  /** As it is packed. */
+  readonly cut: string;
+  readonly recipe: string;
+  readonly allergens: readonly string[];
+  /** Meat that the plan gives to it, and what lies in the owner's tub now. */
+  readonly planned: Weight;
+  readonly inTub: Weight;
+  /** Fat of the grind as it comes, percent. */
+  readonly fatPct: number;
+  readonly packs: number;
+  readonly pieces: number | null;
+  /** Null before it is begun. */
+  readonly batch: BatchOfDay | null;
+};
+
+/** A batch that is begun, with everything its screen shows. */
+export type BatchOfDay = {
+  readonly id: string;
+  readonly lot: string;
+  readonly standing: BatchStanding;
+  /** What is missing before it can be mixed, or closed; the first comes first. */
+  readonly missing: readonly string[];
+  readonly mostFilm: Weight;
+};
+
+export type GrindView = {
+  /** ISO 8601, UTC. */
+  readonly readAt: string;
+  readonly unit: WeighingUnit;
+  readonly day: GrindDay;
+  readonly jobs: readonly GrindOfDay[];
+  /** Names of who weighed and looked. */
+  readonly people: Readonly<Record<string, string>>;
+};
+
+/** The day of the grinder: everything that is to be ground, in the order with the fewest minutes of washing. */
+export const grindView = defineUseCase<object, GrindView>({
+  name: 'grindView',
+  roles: STAFF,
+  writes: false,
+  input: Joi.object({}),
+  run: async (house) => {
+    const shares = await liveShares(house.db, ['wrap']);
+    const files = (await readShareFiles(house.db, house.setUps, shares)).filter(isCutByItself);
+    const jobs = files.flatMap((file) => jobsOf(house, file));
+    const waiting = jobs.filter(({ batch }) => !batch?.standing.isClosed);
+    const day = bestDay(
+      waiting.map((job) => forBoard(files, job)),
+      USUAL_WASH,
+    );
+    const people = Object.fromEntries((await allUsers(house.db)).map(({ id, name }) => [id, name]));
+    const unit = files[0]?.shop.unit ?? 'lb';
+    return success({ readAt: instant(house.now), unit, day, jobs, people });
+  },
+});
+
+/** Households that are cut as one stand once, under the first of them. */
+function isCutByItself({ share, together, start, closing }: ShareFile): boolean {
+  return together[0]!.id === share.id && start !== undefined && closing === undefined;
+}
+
+function jobsOf(house: House, file: ShareFile): GrindOfDay[] {
+  const { share, animal, situation, batches, weighings } = file;
+  const { lines, pool } = planOf(file).expected;
+  const inTub = balanceOfKind(file.held, 'tub');
+  return lines.flatMap((line) => {
+    const own = batches.find(({ batch }) => batch.lineKey === line.key);
+    const recipe = own?.batch.recipe ?? situation.species.recipes.find(({ name }) => name === line.ownCut);
+    // What was packed without a batch is not at the grinder any more.
+    const isPacked = !own && weighings.some(({ lineKey }) => lineKey === line.key);
+    if (line.kind !== 'grind' || !recipe || isPacked) return [];
+    const standing = own && standingIn(house, file, own);
+    return [
+      {
+        id: `${share.id}/${line.key}`,
+        shareId: share.id,
+        lineKey: line.key,
+        name: cutName(file),
+        part: partName({ part: share.part, sharePct: 100 }),
+        tag: animal.tag,
+        farm: animal.farm.name,
+        species: situation.species.id,
+        cut: line.cut,
+        recipe: recipe.name,
+        allergens: recipe.allergens,
+        planned: line.gross,
+        inTub,
+        fatPct: pool.fatPct,
+        packs: line.packs,
+        pieces: line.pieces,
+        batch:
+          own && standing
+            ? {
+                id: own.batch.id,
+                lot: own.batch.lot,
+                standing,
+                missing: standing.isMixed ? missingFrom(standing, file.shop.unit) : missingFromMix(standing),
+                mostFilm: mostFilm(standing.mix),
+              }
+            : null,
+      },
+    ];
+  });
+}
+
+function forBoard(
+  files: readonly ShareFile[],
+  { id, shareId, species, allergens, fatPct }: GrindOfDay,
+): GrindJob {
+  const { situation } = files.find(({ share }) => share.id === shareId)!;
+  return { id, shareId, species, allergens, rite: situation.condition?.rite ?? '', leanPct: 100 - fatPct };
+}
