@@ -37,8 +37,6 @@ async function desk(person: Person): Promise<void> {
   await shoot(person, 'hang');
   await openShare(person, 'sheet', 'Ivo Garth', 'one of them');
   await shoot(person, 'sheet');
-  await openShare(person, 'sheet', 'Ysolde Marrack', 'butt end is left');
-  await shoot(person, 'sheet-beef');
   await wishes(person);
   await person.open('/calls');
   await person.sees('If nobody answers');
@@ -177,6 +175,42 @@ async function floor(demo: RunningDemo): Promise<void> {
   await person.leave();
 }
 
+/** The grind room: a batch with its meat in, and the first of its seasoning on the scale. */
+async function grind(demo: RunningDemo): Promise<void> {
+  const person = await Person.arrive(demo.address, FLOOR);
+  await person.signIn('Aslak');
+  await person.open('/grind');
+  await person.keys('o');
+  await person.click('Edda Wrathall: Brown');
+  await person.sees('Edda Wrathall', 'h1');
+  await person.keys(' ');
+  await person.sees('Weigh the meat in');
+  const lies = async (said: string) => {
+    await person.sees(said, 'section[aria-label="Scale"]');
+    await person.sees('steady', 'section[aria-label="Scale"]');
+  };
+  await demo.put(17);
+  await lies('17.00');
+  await person.keys(' ');
+  await person.sees('for 17.00 lb');
+  for (const [key, grams] of [
+    ['1', 386],
+    ['2', 154.2],
+    ['3', 131.1],
+  ] as const) {
+    await person.keys(key);
+    await demo.put(grams, '/spice');
+    await lies(grams.toFixed(1));
+    await person.keys(' ');
+    await person.sees(grams.toFixed(1), 'section[aria-label="Recipe"]');
+  }
+  await person.keys('5');
+  await demo.put(19.2, '/spice');
+  await lies('19.2');
+  await shoot(person, 'grind');
+  await person.leave();
+}
+
 mkdirSync(FOLDER, { recursive: true });
 const demo = await RunningDemo.start();
 try {
@@ -188,6 +222,7 @@ try {
   await prices(demo);
   await floor(demo);
   await block(demo);
+  await grind(demo);
 } finally {
   await demo.stop();
 }

@@ -111,7 +111,7 @@ export class RunningDemo {
   }
 
   /** Puts a weight on a simulated scale, as the hand at its panel does; 0 takes it off. */
-  async put(units: number, scale: '' | '/rail' = ''): Promise<void> {
+  async put(units: number, scale: '' | '/rail' | '/spice' = ''): Promise<void> {
     await this.post(`${scale}/place`, { weight: units, again: true });
   }
 

@@ -59,7 +59,7 @@ describe('who may do what', () => {
 
 describe('the pages', () => {
   it.each(tableOf('page'))('%s asks %s, for %s', (page, asks, whom) => {
-    const folder = page!.startsWith('/wrap/') ? 'src/app/(floor)' : 'src/app/(office)';
+    const folder = /^\/(wrap\/|grind)/.test(page!) ? 'src/app/(floor)' : 'src/app/(office)';
     const file = `${folder}${page}/page.tsx`;
     expect(existsSync(file)).toBe(true);
     const code =

@@ -215,9 +215,10 @@ async function packFresh(bench: Bench, part: number): Promise<void> {
       });
     }
   }
-  if (part < 1) return;
-  const tub = found(bench, 'tub', pool.lean + pool.fatUsed);
+  const tub = part * found(bench, 'tub', pool.lean + pool.fatUsed);
   await weighOnce(bench, 'tub', { purpose: { kind: 'tub' }, net: tub });
+  // What is half cut has its trim at the grinder, and nothing of it is ground yet.
+  if (part < 1) return;
   const grind = lines.filter((line) => line.kind === 'grind');
   const made = grind.reduce((sum, line) => sum + line.packaged, 0);
   for (const line of grind) {

@@ -24,6 +24,24 @@ export const FAMILY: SheetDocument = {
   grind: { fatPct: 25, lines: [{ recipe: 'plain', form: 'bulk' }] },
 };
 
+/** Sausage of two kinds, one of them smoked. */
+export const SAUSAGES: SheetDocument = {
+  houseForTheRest: true,
+  answers: {
+    butt: [{ option: 'grind' }],
+    picnic: [{ option: 'grind' }],
+    sirloin: [{ option: 'grind' }],
+    'blade-end': [{ option: 'grind' }],
+  },
+  grind: {
+    fatPct: 28,
+    lines: [
+      { recipe: 'sugar-smoked', form: 'links', amount: { weight: 15 } },
+      { recipe: 'breakfast', form: 'bulk' },
+    ],
+  },
+};
+
 export const BONELESS: SheetDocument = {
   houseForTheRest: true,
   answers: {
@@ -221,10 +239,10 @@ export const DEMO_ORDERS: readonly DemoOrder[] = [
       'Hollin Bank',
       [88.4, 87.6],
       [86.9, 86.1],
-      [share('whole', 'Edda Wrathall', '555 0158', HOUSE)],
+      [share('whole', 'Edda Wrathall', '555 0158', SAUSAGES)],
     ),
     killedDaysAgo: 3,
-    progress: ['approved'],
+    progress: ['part-packed'],
   },
   {
     document: hog('H118', 'Low Tarn', null, null, [
@@ -280,7 +298,7 @@ export const DEMO_ORDERS: readonly DemoOrder[] = [
       [share('whole', 'Gwenna Sarn', '555 0155', HOUSE)],
     ),
     killedDaysAgo: 5,
-    progress: ['approved'],
+    progress: ['part-packed'],
   },
   {
     document: animal({ species: 'lamb', carcass: { school: 'uk' } }, 'L208', 'Saltgate', [28.1, 27.7], null, [

@@ -4,6 +4,7 @@ import {
   whyNot,
   type BatchDeed,
   type BatchEvent,
+  type BatchGround,
   type BatchStanding,
   type GrindBatch,
 } from '@/core/grindroom/batch';
@@ -36,12 +37,16 @@ export function standingIn(
   { batch, events }: Pick<BatchIn, 'batch' | 'events'>,
 ): BatchStanding {
   const out = file.weighings.filter(({ lineKey, source }) => source === 'batch' && lineKey === batch.lineKey);
-  return standingOf(batch, events, {
-    unit: file.shop.unit,
-    pantry: pantryOf(catalogue.ingredients),
-    nitrite: USUAL_NITRITE,
-    packed: sumWeights(out.map(({ net }) => net)),
-  });
+  const packed = sumWeights(out.map(({ net }) => net));
+  return standingOf(batch, events, { ...groundIn({ catalogue }, file), packed });
+}
+
+/** What a shop's batches stand on. */
+export function groundIn(
+  { catalogue }: Pick<House, 'catalogue'>,
+  { shop }: Pick<ShareFile, 'shop'>,
+): Omit<BatchGround, 'packed'> {
+  return { unit: shop.unit, pantry: pantryOf(catalogue.ingredients), nitrite: USUAL_NITRITE };
 }
 
 /** A batch by its number, or that there is none. */

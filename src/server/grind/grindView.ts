@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { bestDay, USUAL_WASH, type GrindDay, type GrindJob } from '@/core/grindroom/board';
-import { missingFrom, missingFromMix, mostFilm, type BatchStanding } from '@/core/grindroom/batch';
+import { bestDay, dayInOrder, USUAL_WASH, type GrindDay, type GrindJob } from '@/core/grindroom/board';
+import { duesOf, missingFrom, missingFromMix, mostFilm, type BatchStanding } from '@/core/grindroom/batch';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { cutName, partName } from '@/core/order/naming';
@@ -12,7 +12,7 @@ import { instant } from '@/core/time/shopTime';
 import { allUsers } from '@/data/people';
 import { liveShares, readShareFiles } from '@/data/rail';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
-import { standingIn } from './batchIn';
+import { groundIn, standingIn } from './batchIn';
 
 /** What waits at the grinder, is in it, or has come out of it: one line of one share's plan. */
 export type GrindOfDay = {
@@ -36,6 +36,10 @@ export type GrindOfDay = {
   readonly fatPct: number;
   readonly packs: number;
   readonly pieces: number | null;
+  /** What is due of each ingredient for the meat that is planned; tenths of a gram. */
+  readonly due: readonly { readonly name: string; readonly tenths: number }[];
+  /** Minutes of washing that a day has more where this comes next. */
+  readonly ifNext: number;
   /** Null before it is begun. */
   readonly batch: BatchOfDay | null;
 };
@@ -75,18 +79,37 @@ export const grindView = defineUseCase<object, GrindView>({
       waiting.map((job) => forBoard(files, job)),
       USUAL_WASH,
     );
+    const orderOf = new Map(day.order.map(({ id }, at) => [id, at]));
+    const inOrder = waiting
+      .map((job) => forBoard(files, job))
+      .sort((a, b) => orderOf.get(a.id)! - orderOf.get(b.id)!);
     const people = Object.fromEntries((await allUsers(house.db)).map(({ id, name }) => [id, name]));
     const unit = files[0]?.shop.unit ?? 'lb';
-    return success({ readAt: instant(house.now), unit, day, jobs, people });
+    return success({
+      readAt: instant(house.now),
+      unit,
+      day,
+      jobs: jobs.map((job) => ({ ...job, ifNext: moreMinutes(inOrder, job.id, day.minutes) })),
+      people,
+    });
   },
 });
+
+type Waits = Omit<GrindOfDay, 'ifNext'>;
 
 /** Households that are cut as one stand once, under the first of them. */
 function isCutByItself({ share, together, start, closing }: ShareFile): boolean {
   return together[0]!.id === share.id && start !== undefined && closing === undefined;
 }
 
-function jobsOf(house: House, file: ShareFile): GrindOfDay[] {
+/** What it costs to grind one batch first, and the others in their order. */
+function moreMinutes(inOrder: readonly GrindJob[], id: string, best: number): number {
+  const first = inOrder.filter((job) => job.id === id);
+  const others = inOrder.filter((job) => job.id !== id);
+  return dayInOrder([...first, ...others], USUAL_WASH).minutes - best;
+}
+
+function jobsOf(house: House, file: ShareFile): Waits[] {
   const { share, animal, situation, batches, weighings } = file;
   const { lines, pool } = planOf(file).expected;
   const inTub = balanceOfKind(file.held, 'tub');
@@ -115,6 +138,10 @@ function jobsOf(house: House, file: ShareFile): GrindOfDay[] {
         fatPct: pool.fatPct,
         packs: line.packs,
         pieces: line.pieces,
+        due: duesOf(recipe, line.gross, groundIn(house, file)).map(({ name, due }) => ({
+          name,
+          tenths: due,
+        })),
         batch:
           own && standing
             ? {
@@ -130,10 +157,7 @@ function jobsOf(house: House, file: ShareFile): GrindOfDay[] {
   });
 }
 
-function forBoard(
-  files: readonly ShareFile[],
-  { id, shareId, species, allergens, fatPct }: GrindOfDay,
-): GrindJob {
+function forBoard(files: readonly ShareFile[], { id, shareId, species, allergens, fatPct }: Waits): GrindJob {
   const { situation } = files.find(({ share }) => share.id === shareId)!;
   return { id, shareId, species, allergens, rite: situation.condition?.rite ?? '', leanPct: 100 - fatPct };
 }

@@ -5,11 +5,14 @@ import { refuse, type Refusal } from '../house/reasons';
 import { isBelievable } from '../house/takenAt';
 import type { House } from '../house/useCase';
 
+/** Of the shop's unit, or of a gram. */
+const onScale = Joi.number().integer().min(0).max(10_000_000);
+
 export const readingSchema = Joi.object({
   scaleId: Joi.string().max(60).required(),
   loadId: Joi.string().max(60).required(),
-  gross: thousandths.required(),
-  tare: thousandths.required(),
+  gross: onScale.required(),
+  tare: onScale.required(),
   net: Joi.number().integer().required(),
   unit: Joi.valid('lb', 'kg', 'g').required(),
   state: Joi.valid('steady', 'moving', 'overload', 'empty').required(),

@@ -34,12 +34,13 @@ describe('the rail of a role', () => {
       'Sheet',
       'Block',
       'Wrap',
+      'Grind',
       'Reconcile',
       'Settle',
       'Yields',
     ]);
-    expect(hooksFor('cutter').map((hook) => hook.word)).toEqual(['Today', 'Hang', 'Block', 'Wrap']);
-    expect(hooksFor('wrapper').map((hook) => hook.word)).toEqual(['Today', 'Wrap']);
+    expect(hooksFor('cutter').map((hook) => hook.word)).toEqual(['Today', 'Hang', 'Block', 'Wrap', 'Grind']);
+    expect(hooksFor('wrapper').map((hook) => hook.word)).toEqual(['Today', 'Wrap', 'Grind']);
   });
 
   it('goes to each hook by a letter of its own', () => {

@@ -2,7 +2,8 @@
 
 import { useEffect, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { parseWeight, type WeighingUnit } from '@/core/quantity/weight';
+import { parseWeight } from '@/core/quantity/weight';
+import type { ScaleUnit } from '@/core/scale/reading';
 import { standOpen } from '../kit/keys/scopes';
 import cover from './NothingMore.module.css';
 import styles from './TypedWeight.module.css';
@@ -13,10 +14,15 @@ export type Typed = { readonly gross: number; readonly tare: number; readonly wh
 
 type Props = {
   title: string;
-  unit: WeighingUnit;
+  unit: ScaleUnit;
   onTyped: (typed: Typed) => void;
   onClose: () => void;
 };
+
+/** Thousandths of whatever the scale weighs in. */
+function typedIn(text: string, unit: ScaleUnit) {
+  return unit === 'g' ? parseWeight(text.replace(/\s*g$/i, ''), 'lb') : parseWeight(text, unit);
+}
 
 /** A weight typed by hand, with why: it is marked as typed for ever. */
 export function TypedWeight({ title, unit, onTyped, onClose }: Props) {
@@ -25,8 +31,8 @@ export function TypedWeight({ title, unit, onTyped, onClose }: Props) {
   useHotkeys('escape', onClose, { enableOnFormTags: true });
   useEffect(standOpen, []);
   const take = (why: string) => {
-    const gross = parseWeight(said.gross, unit);
-    const tare = parseWeight(said.tare || '0', unit);
+    const gross = typedIn(said.gross, unit);
+    const tare = typedIn(said.tare || '0', unit);
     if (!gross.ok) return setProblem(gross.message);
     if (!tare.ok) return setProblem(tare.message);
     onTyped({ gross: gross.value, tare: tare.value, why });

@@ -7,6 +7,7 @@ export type Scope =
   | 'rail'
   | 'block'
   | 'wrap'
+  | 'grind'
   | 'prices'
   | 'book'
   | 'calls'
@@ -149,6 +150,20 @@ export const KEYS = {
     tray: { keys: 't', shown: 'T', does: 'a tray or a bag of the shop under it: the next, then none' },
     combine: { keys: 'c', shown: 'C', does: 'this cut lies on the last pack: both in one pack, one label' },
   },
+  grind: {
+    forward: {
+      keys: 'space,enter,pagedown',
+      shown: 'Space, pedal',
+      does: 'what comes next: weigh it, mixed, the head opened, close',
+      notOnButtons: true,
+    },
+    ingredient: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'choose an ingredient out of order' },
+    again: { keys: 'backspace', shown: 'Backspace', does: 'out of the bowl: weigh it again' },
+    meat: { keys: 't', shown: 'T', does: 'more meat from the tub, or all of it back' },
+    typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
+    order: { keys: 'o', shown: 'O', does: 'the order of the day: another batch, and what it costs' },
+    hold: { keys: 'h', shown: 'H', does: 'hold the batch with a reason, or release it' },
+  },
   book: {
     book: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'book what is typed', inFields: true },
     animal: { keys: 'alt+a', shown: 'Alt A', does: 'another animal of the same farm', inFields: true },
@@ -173,6 +188,7 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   rail: 'The rails',
   block: 'The block',
   wrap: 'The wrap table',
+  grind: 'The grind room',
   prices: 'The prices',
   book: 'Booking',
   calls: 'The call list',

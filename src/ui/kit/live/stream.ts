@@ -1,5 +1,5 @@
 /** What a stream of the house carries: what was done in it, or what one of its scales says. */
-export type Topic = 'events' | 'scale' | 'rail-scale';
+export type Topic = 'events' | 'scale' | 'rail-scale' | 'spice-scale';
 
 export type Heard =
   | { readonly topic: Topic; readonly kind: 'there' }

@@ -1,0 +1,148 @@
+'use client';
+
+import { useState } from 'react';
+import type { DueIngredient } from '@/core/grindroom/batch';
+import type { Failure } from '@/core/quantity/result';
+import type { SignedReading } from '@/core/scale/reading';
+import type { GrindOfDay, GrindView } from '@/server/grind';
+import { useAsk } from '../kit/useAsk';
+import { useFloorView } from '../offline/useFloorView';
+import type { Typed } from '../wrap/TypedWeight';
+import { useNotice } from '../wrap/useNotice';
+import { useScale } from '../wrap/useScale';
+
+/** What comes next for the batch in hand. */
+export type NextAct =
+  | { readonly does: 'begin' | 'meat' | 'mixed' | 'head' | 'pack' | 'close' | 'over' | 'held' }
+  | { readonly does: 'weigh' | 'look'; readonly due: DueIngredient };
+
+/** @param wantsMeat - more meat is asked for, though some is in already */
+export function nextAct(
+  { batch }: GrindOfDay,
+  { wantsMeat, chosen }: { readonly wantsMeat: boolean; readonly chosen: string },
+): NextAct {
+  if (!batch) return { does: 'begin' };
+  const { standing, missing } = batch;
+  if (standing.isClosed) return { does: 'over' };
+  if (standing.held !== '') return { does: 'held' };
+  if (standing.meat === 0 || wantsMeat) return { does: 'meat' };
+  if (standing.isMixed) {
+    if (missing.length === 0) return { does: 'close' };
+    return { does: standing.packed > 0 && !standing.headOpened ? 'head' : 'pack' };
+  }
+  const open = standing.ingredients.find(({ name, weighed }) => name === chosen && weighed === null);
+  const unseen = standing.ingredients.find(
+    ({ cures, weighed, second }) => cures && weighed !== null && second === '',
+  );
+  if (unseen && !open) return { does: 'look', due: unseen };
+  const due = open ?? standing.ingredients.find(({ weighed }) => weighed === null);
+  return due ? { does: 'weigh', due } : { does: 'mixed' };
+}
+
+/** Everything that can be done in the grind room, and what it shows. */
+export function useGrind(first: GrindView) {
+  const { value: view } = useFloorView('grindView', {}, first);
+  const [picked, setPicked] = useState('');
+  const [chosen, setChosen] = useState('');
+  const [wantsMeat, setWantsMeat] = useState(false);
+  const { notice, flash, say, clear } = useNotice();
+  const job = inHand(view, picked);
+  const act = job && nextAct(job, { wantsMeat, chosen });
+  const bench = useScale('scale');
+  const spice = useScale('spice-scale');
+  const scale = act?.does === 'weigh' ? spice : bench;
+  const [begin, meat, back, ingredient, deed] = [
+    useAsk('beginBatch'),
+    useAsk('weighMeat'),
+    useAsk('putMeatBack'),
+    useAsk('weighIngredient'),
+    useAsk('doBatch'),
+  ];
+  const busy = [begin, meat, back, ingredient, deed].some((each) => each.busy);
+
+  async function told(
+    answer: Promise<{ readonly ok: true } | Failure<string>>,
+    words: string,
+  ): Promise<void> {
+    const result = await answer;
+    if (!result.ok) return say('refused', result.message);
+    setChosen('');
+    setWantsMeat(false);
+    say('done', words);
+  }
+
+  const weighed = (typed: Typed | undefined) =>
+    typed ? { typed } : { reading: scale.reading as SignedReading };
+
+  function weigh(typed?: Typed): Promise<void> | void {
+    const batchId = job?.batch?.id;
+    if (!act || !batchId) return;
+    if (!typed && scale.reading?.state !== 'steady') {
+      return say(
+        'refused',
+        scale.reading ? 'Wait for steady.' : 'The scale does not answer. Check its cable.',
+      );
+    }
+    if (act.does === 'meat') return told(meat.ask({ batchId, ...weighed(typed) }), 'Meat weighed in');
+    if (act.does !== 'weigh') return;
+    const { name } = act.due;
+    return told(
+      ingredient.ask({ batchId, ingredient: name, lot: '', remark: '', ...weighed(typed) }),
+      `${name} weighed`,
+    );
+  }
+
+  /** Does what comes next, where a key can do it; what needs words opens its own dialog. */
+  function forward(): Promise<void> | void {
+    if (!act || !job || busy) return;
+    const batchId = job.batch?.id ?? '';
+    switch (act.does) {
+      case 'begin':
+        return told(begin.ask({ shareId: job.shareId, lineKey: job.lineKey }), `${job.recipe} begun`);
+      case 'meat':
+      case 'weigh':
+        return weigh();
+      case 'mixed':
+        return told(deed.ask({ batchId, said: { kind: 'mixed' } }), 'Mixed');
+      case 'head':
+        return told(deed.ask({ batchId, said: { kind: 'head' } }), 'The head is open');
+      case 'close':
+        return told(deed.ask({ batchId, said: { kind: 'closed' } }), 'The batch is closed');
+      default:
+        return undefined;
+    }
+  }
+
+  return {
+    ...{ view, job, act, scale, busy, notice, flash, say, clear, wantsMeat },
+    forward,
+    weighTyped: (typed: Typed) => weigh(typed),
+    pick: (id: string) => {
+      setPicked(id);
+      setChosen('');
+      setWantsMeat(false);
+      clear();
+    },
+    choose: setChosen,
+    moreMeat: () => setWantsMeat(!wantsMeat),
+    meatBack: () => told(back.ask({ batchId: job?.batch?.id ?? '' }), 'Back in the tub'),
+    again: (name: string) =>
+      told(
+        deed.ask({ batchId: job?.batch?.id ?? '', said: { kind: 'again', ingredient: name } }),
+        `${name} taken out`,
+      ),
+    holdOrRelease: (kind: 'held' | 'released', reason: string) =>
+      told(
+        deed.ask({ batchId: job?.batch?.id ?? '', said: { kind, reason } }),
+        kind === 'held' ? 'The batch is held' : 'The batch is released',
+      ),
+  };
+}
+
+export type AtGrinder = ReturnType<typeof useGrind>;
+
+/** What was picked; else what is begun; else the first of the day. */
+function inHand({ jobs, day }: GrindView, picked: string): GrindOfDay | undefined {
+  const begun = jobs.find(({ batch }) => batch && !batch.standing.isClosed);
+  return jobs.find(({ id }) => id === picked) ?? begun ?? jobs.find(({ id }) => id === day.order[0]?.id);
+}
