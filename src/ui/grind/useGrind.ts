@@ -66,8 +66,6 @@ export function useGrind(first: GrindView) {
   ): Promise<void> {
     const result = await answer;
     if (!result.ok) return say('refused', result.message);
-    setChosen('');
-    setWantsMeat(false);
     say('done', words);
   }
 
@@ -83,7 +81,10 @@ export function useGrind(first: GrindView) {
         scale.reading ? 'Wait for steady.' : 'The scale does not answer. Check its cable.',
       );
     }
-    if (act.does === 'meat') return told(meat.ask({ batchId, ...weighed(typed) }), 'Meat weighed in');
+    if (act.does === 'meat') {
+      setWantsMeat(false);
+      return told(meat.ask({ batchId, ...weighed(typed) }), 'Meat weighed in');
+    }
     if (act.does !== 'weigh') return;
     const { name } = act.due;
     return told(

@@ -20,7 +20,7 @@ const packedOfPieces = (pieces: readonly PieceYield[]) =>
 
 /** What one finished share gave: its rates, each with what it stands on, and piece by piece down to the packs. */
 export function ShareYieldScreen({ view }: { view: ShareYieldView }) {
-  const { shareId, name, part, tag, farm, closedOn, unit, hot, cold, packed } = view;
+  const { shareId, name, tag, farm, closedOn, unit, hot, cold, packed } = view;
   return (
     <div className={styles.page}>
       <div className={styles.top}>
@@ -31,9 +31,7 @@ export function ShareYieldScreen({ view }: { view: ShareYieldView }) {
       </div>
       <div className={styles.columns}>
         <section>
-          <h1>
-            What {name}’s {part} gave
-          </h1>
+          <h1>What {name} gave</h1>
           <p>
             {hot !== null && `Hot ${formatWeight(hot, unit)}, `}cold {formatWeight(cold, unit)}, packed{' '}
             {formatWeight(packed, unit)} {unit}.{' '}
@@ -181,7 +179,12 @@ function Cuts({ title, cuts, view, children }: CutsProps) {
   return (
     <Opens title={title} placement="bottomLeft" content={() => <CutsTable cuts={cuts} view={view} />}>
       {(opening) => (
-        <button type="button" className={kit.figure} aria-label={`${title}: its cuts and packs`} {...opening}>
+        <button
+          type="button"
+          className={styles.press}
+          aria-label={`${title}: its cuts and packs`}
+          {...opening}
+        >
           {children}
         </button>
       )}
@@ -229,7 +232,7 @@ function Rates({ view }: { view: ShareYieldView }) {
             <th>percent</th>
             <th className="num">this share</th>
             <th className="num">the animal, {Math.round(ofAnimal * 100)} % finished</th>
-            <th>how it is worked out</th>
+            <th className={styles.formula}>how it is worked out</th>
           </tr>
         </thead>
         <tbody>
@@ -240,7 +243,7 @@ function Rates({ view }: { view: ShareYieldView }) {
                 <b>{shown(rates[id].share)}</b>
               </td>
               <td className="num quiet">{shown(rates[id].animal)}</td>
-              <td className="quiet">{RATES[id].formula}</td>
+              <td className={styles.formula}>{RATES[id].formula}</td>
             </tr>
           ))}
         </tbody>
