@@ -75,8 +75,8 @@ const ACT = 'main button[class*="act"]';
 async function pours(grams: number): Promise<void> {
   await demo.put(grams, '/spice');
   await aslak.until(`the scale to say ${grams.toFixed(1)}`, async () => {
-    const said = await aslak.text(ON_SCALE);
-    return said.includes(grams.toFixed(1)) && said.includes('steady');
+    const figure = await aslak.text(`${ON_SCALE} p[class*="figure"]`);
+    return figure.startsWith(grams.toFixed(1)) && (await aslak.text(ON_SCALE)).includes('steady');
   });
 }
 
@@ -96,7 +96,7 @@ describe('a batch of smoked links', () => {
     await aslak.open('/grind');
     await aslak.find('ol[aria-label="The day at the grinder"]');
     await aslak.keys('o');
-    await aslak.click('Ragna Lowe: Sugar');
+    await aslak.click('Ragna Lowe: Brown sugar');
     await aslak.sees('Ragna Lowe', 'h1');
     await aslak.sees(/Begin/, ACT);
     await aslak.keys(' ');
