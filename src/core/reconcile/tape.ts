@@ -50,7 +50,18 @@ export function tapeOf(
     done: [
       ...done,
       ...(
-        ['inTub', 'inCure', 'fat', 'bone', 'skin', 'inedible', 'cure', 'added', 'grinder', 'unaccounted'] as const
+        [
+          'inTub',
+          'inCure',
+          'fat',
+          'bone',
+          'skin',
+          'inedible',
+          'cure',
+          'added',
+          'grinder',
+          'unaccounted',
+        ] as const
       ).map((kind) => other(kind, held(kind))),
     ].filter(({ weight }) => weight !== 0),
   };
