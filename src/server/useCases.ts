@@ -12,6 +12,7 @@ import { sheet } from './sheet';
 import { shop } from './shop';
 import { ticket } from './ticket';
 import { today } from './today';
+import { trace } from './trace';
 import { wrap } from './wrap';
 import { yields } from './yields';
 
@@ -23,6 +24,7 @@ export const USE_CASES = {
   ...block,
   ...wrap,
   ...grind,
+  ...trace,
   ...settle,
   ...rail,
   ...ticket,

@@ -54,6 +54,7 @@ const PAGES = [
   '/yields',
   '/yields/learnt?species=hog',
   '/yields/report',
+  '/trace?words=H112',
   '/kit',
 ];
 

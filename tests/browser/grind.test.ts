@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { Key } from 'selenium-webdriver';
 import type { OrderDocument } from '@/core/order/document';
 import type { BatchOfDay, GrindView } from '@/server/grind';
-import type { Scanned } from '@/server/wrap';
+import type { Scanned, WrapView } from '@/server/wrap';
 import { Person } from './browser';
 import { RunningDemo } from './runningDemo';
 import { walkOf } from './walk';
@@ -134,6 +134,10 @@ describe('a batch of smoked links', () => {
     await aslak.keys(String(names.indexOf('curing salt') + 1));
     await aslak.sees('curing salt', `${ON_SCALE} h2`);
     const salt = await due('curing salt');
+    await aslak.keys('l');
+    await aslak.type('#lot', 'PS-7');
+    await aslak.keys(Key.ENTER);
+    await aslak.sees('lot PS-7', ON_SCALE);
     await pours(salt * 1.3);
     await aslak.sees(/Over the limit/, ON_SCALE);
     await aslak.keys(' ');
@@ -187,6 +191,26 @@ describe('a batch of smoked links', () => {
   step('is told to whoever reconciles: what was added is no meat', async () => {
     await maren.open(`/reconcile/${shareId}`);
     await maren.sees(/seasoning and water added/);
+  });
+
+  step('can be traced from a pack back to salt, hands and animal', async () => {
+    const { jobs } = await aslak.act<GrindView>('grindView', {});
+    const { lineKey } = jobs.find(({ batch: own }) => own !== null)!;
+    const purpose = { kind: 'package', from: 'cure', lineKey };
+    await maren.act('weigh', { shareId, purpose, pieces: null, typed: typed(1010), sure: true });
+    const { weighings } = await maren.act<WrapView>('wrapView', { shareId });
+    const { serial } = weighings.find(({ kind }) => kind === 'package')!;
+    await maren.open('/trace');
+    await maren.type('input[aria-label="A pack, a tag or a lot"]', `no. ${serial}`);
+    await maren.keys(Key.ENTER);
+    const page = await maren.sees('The way back');
+    expect(page).toMatch(/curing salt 22\.\d g, lot PS-7/);
+    expect(page).toMatch(/Aslak and Maren/);
+    expect(page).toMatch(/Hog G901 of Windle Croft/);
+    await maren.type('input[aria-label="A pack, a tag or a lot"]', 'ps-7');
+    await maren.keys(Key.ENTER);
+    await maren.sees('lot ps-7', 'h2');
+    await maren.sees('Ragna Lowe', 'table');
   });
 });
 

@@ -18,6 +18,7 @@ export {
   nextOrderNumber,
   shareRow,
   sharesBefore,
+  animalIdsOfTag,
   shareIdsOfAnimal,
   shareIdsOfPerson,
   sideById,

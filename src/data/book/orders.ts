@@ -95,6 +95,15 @@ export async function shareIdsOfAnimal(db: Database, animalId: AnimalId): Promis
   return rows.map((row) => row.id);
 }
 
+/** Animals of this tag, whatever its case, the last booked first; a tag comes again in other years. */
+export async function animalIdsOfTag(db: Database, tag: string): Promise<AnimalId[]> {
+  const rows: { id: AnimalId }[] = await db('animals')
+    .whereRaw('lower(tag) = lower(?)', [tag])
+    .orderBy('bookedAt', 'desc')
+    .select('id');
+  return rows.map(({ id }) => id);
+}
+
 /** Every share that somebody has to do with: eats, pays, is called about, or raised. */
 export async function shareIdsOfPerson(db: Database, personId: PersonId): Promise<ShareId[]> {
   const rows: { id: ShareId }[] = await db('shares')

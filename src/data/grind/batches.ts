@@ -67,6 +67,29 @@ export async function isBatchLoad(
   return (await db('grindEvents').where({ scaleId, loadId }).first('number')) !== undefined;
 }
 
+/** Shares of which a batch has this lot, of its own or of an ingredient; lots are told apart without regard to case. */
+export async function sharesOfLot(db: Database, lot: string): Promise<ShareId[]> {
+  const rows: { shareId: ShareId }[] = await db('grindBatches')
+    .leftJoin('grindEvents', 'grindEvents.batchId', 'grindBatches.id')
+    .whereRaw('lower(??) = lower(?)', ['grindBatches.lot', lot])
+    .orWhereRaw("lower(json_extract(??, '$.lot')) = lower(?)", ['grindEvents.deed', lot])
+    .distinct('grindBatches.shareId as shareId');
+  return rows.map(({ shareId }) => shareId);
+}
+
+/** The lot that each ingredient was last weighed from. */
+export async function lastLots(db: Database): Promise<Readonly<Record<string, string>>> {
+  const rows: { ingredient: string; lot: string }[] = await db('grindEvents')
+    .where({ kind: 'ingredient' })
+    .whereRaw("json_extract(deed, '$.lot') <> ''")
+    .orderBy('number')
+    .select(
+      db.raw("json_extract(deed, '$.ingredient') AS ingredient"),
+      db.raw("json_extract(deed, '$.lot') AS lot"),
+    );
+  return Object.fromEntries(rows.map(({ ingredient, lot }) => [ingredient, lot]));
+}
+
 /** How many batches were begun on a day: the next lot is numbered by it. */
 export async function batchesBegunOn(db: Database, day: Day): Promise<number> {
   const rows = await db('grindBatches').where('lot', 'like', `G${day}-%`).count({ all: '*' });

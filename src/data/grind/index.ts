@@ -2,7 +2,9 @@ export {
   batchesBegunOn,
   batchesOfShares,
   isBatchLoad,
+  lastLots,
   shareOfBatch,
+  sharesOfLot,
   writeBatch,
   writeBatchEvent,
 } from './batches';

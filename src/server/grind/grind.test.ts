@@ -4,6 +4,7 @@ import type { ShareId } from '@/core/order/animal';
 import { planOf } from '@/core/order/standing';
 import { reconciliationOf } from '@/core/order/settling';
 import type { Role } from '@/data/people';
+import { ingredientsOf } from '@/core/trace/trace';
 import { bookProblems } from '@/data/ledger';
 import { DEMO_USERS } from '../demo/people';
 import { hogDocument, TestShop } from '../tests/testShop';
@@ -158,5 +159,57 @@ describe('a batch of one household', () => {
     });
     expect(await shop.ask('grindView', {}, 'wrapper')).toMatchObject({ ok: true });
     expect(await shop.ask('beginBatch', again, 'counter')).toMatchObject({ reason: 'not-allowed' });
+  }, 60_000);
+});
+
+describe('a trace', () => {
+  it('goes from a pack back to its batch, lots, people, sides and animal, and from each of them forward', async () => {
+    const { batchId, lineKey } = await begin('Breakfast');
+    await meatIn(batchId, 10_000);
+    await seasoned(batchId, 'Breakfast');
+    await doIt(batchId, { kind: 'mixed' });
+    const taken = await weigh({ kind: 'package', from: 'tub', lineKey }, 1020);
+    expect(taken).toMatchObject({ ok: true });
+    const chops = { kind: 'package', from: 'share', lineKey: 'center-loin.0.0' } as const;
+    await weigh(chops, 1300);
+    const [ground, fresh] = (await shop.file(shareId)).weighings.filter(({ kind }) => kind === 'package');
+    expect(ground!.source).toBe('batch');
+    const { found } = await shop.get('traceView', { words: `no. ${ground!.serial}` });
+    expect(found).toMatchObject({ kind: 'pack', gone: false, packs: 2, weight: 2320 });
+    const words = found!.back.map((step) => `${step.of}: ${step.words}`);
+    expect(words[0]).toBe(`pack: no. ${ground!.serial}, Breakfast sausage, 1.02 lb, on bench-1`);
+    expect(words).toContainEqual(expect.stringMatching(/^batch: lot G2026-11-24-1, Breakfast sausage$/));
+    expect(words).toContainEqual(expect.stringMatching(/^ingredient: salt [\d.]+ g, lot S-12$/));
+    expect(words).toContainEqual('batch: meat 10.00 lb out of its own tub');
+    expect(words).toContainEqual('tub: trim 26.00 lb');
+    expect(words).toContainEqual('side: left side hot 92.50 lb');
+    expect(words.at(-1)).toBe('animal: Hog H900 of Low Tarn, killed 2026-11-22, custom-exempt');
+    // What is no sausage has no batch behind it.
+    const other = await shop.get('traceView', { words: String(fresh!.serial) });
+    expect(other.found!.back.map(({ of }) => of)).not.toContain('batch');
+    expect(other.found!.back.map(({ of }) => of)).not.toContain('tub');
+    const lot = await shop.get('traceView', { words: 's-12' });
+    expect(lot.found).toMatchObject({ kind: 'lot', packs: 1, weight: 1020 });
+    expect(lot.found!.reached).toMatchObject([{ owner: 'Ottilie Brandreth', tag: 'H900', isGone: false }]);
+    expect((await shop.get('traceView', { words: 'G2026-11-24-1' })).found).toMatchObject({ packs: 1 });
+    expect((await shop.get('traceView', { words: 'h900' })).found).toMatchObject({
+      kind: 'animal',
+      packs: 2,
+    });
+    expect(await shop.ask('traceView', { words: 'S-99' })).toMatchObject({ reason: 'not-found' });
+    expect((await shop.get('traceView', { words: '' })).found).toBeNull();
+    const { lots } = await shop.get('grindView', {});
+    expect(lots.salt).toBe('S-12');
+  }, 60_000);
+
+  it('forgets what was taken out of the bowl again', async () => {
+    const { batchId } = await begin('Breakfast');
+    await meatIn(batchId, 10_000);
+    const { name, due } = (await batchOf('Breakfast')).standing.ingredients[0]!;
+    await put(batchId, name, due);
+    await doIt(batchId, { kind: 'again', ingredient: name });
+    const { batches } = await shop.file(shareId);
+    expect(ingredientsOf(batches[0]!.events)).toEqual([]);
+    expect((await shop.get('traceView', { words: 'S-12' })).found).toMatchObject({ packs: 0, reached: [] });
   }, 60_000);
 });

@@ -9,6 +9,7 @@ import { planOf } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { instant } from '@/core/time/shopTime';
+import { lastLots } from '@/data/grind';
 import { allUsers } from '@/data/people';
 import { liveShares, readShareFiles } from '@/data/rail';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
@@ -60,6 +61,8 @@ export type GrindView = {
   readonly unit: WeighingUnit;
   readonly day: GrindDay;
   readonly jobs: readonly GrindOfDay[];
+  /** The lot that each ingredient was last weighed from. */
+  readonly lots: Readonly<Record<string, string>>;
   /** Names of who weighed and looked. */
   readonly people: Readonly<Record<string, string>>;
 };
@@ -91,6 +94,7 @@ export const grindView = defineUseCase<object, GrindView>({
       day,
       jobs: jobs.map((job) => ({ ...job, ifNext: moreMinutes(inOrder, job.id, day.minutes) })),
       people,
+      lots: await lastLots(house.db),
     });
   },
 });

@@ -228,6 +228,7 @@ describe('whatever is asked', () => {
       noteTemperature: { clientId: randomUUID(), sideId, typed: 38.5 },
       wrapView: { shareId },
       grindView: {},
+      traceView: { words: 'H900' },
       beginBatch: { clientId: randomUUID(), shareId, lineKey: 'grind.0' },
       weighMeat: { clientId: randomUUID(), batchId: pack.id, typed: TYPED },
       putMeatBack: { clientId: randomUUID(), batchId: pack.id },

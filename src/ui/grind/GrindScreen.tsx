@@ -12,11 +12,12 @@ import { DayRail } from './DayRail';
 import styles from './GrindScreen.module.css';
 import { IngredientOnScale, MeatOnScale } from './OnScale';
 import { RecipeTable } from './RecipeTable';
+import { LotDialog } from './LotDialog';
 import { SecondLook } from './SecondLook';
 import { Tub } from './Tub';
 import { useGrind, type AtGrinder, type NextAct } from './useGrind';
 
-type Over = 'look' | 'typed' | 'order' | 'hold' | undefined;
+type Over = 'look' | 'typed' | 'order' | 'hold' | 'lot' | undefined;
 
 const HOLDS = ['Too warm', 'Something fell in', 'Wrong meat, perhaps', 'The weight is doubted'] as const;
 const RELEASES = ['Looked at, and sound', 'It was the scale', 'It was cold again in time'] as const;
@@ -45,6 +46,7 @@ export function GrindScreen({ first }: { first: GrindView }) {
   useKey('grind', 'again', () => last && void grinder.again(last.name), isAtWork);
   useKey('grind', 'meat', grinder.moreMeat, isAtWork);
   useKey('grind', 'typed', () => setOver('typed'), isAtWork && canType(act));
+  useKey('grind', 'lot', () => setOver('lot'), isAtWork && act?.does === 'weigh');
   useKey('grind', 'order', () => setOver('order'), isOpen);
   useKey('grind', 'hold', () => setOver('hold'), isAtWork && job?.batch != null);
 
@@ -99,6 +101,9 @@ export function GrindScreen({ first }: { first: GrindView }) {
             <button type="button" disabled={!canType(act)} onClick={() => setOver('typed')}>
               <kbd>Y</kbd> type it
             </button>
+            <button type="button" disabled={act.does !== 'weigh'} onClick={() => setOver('lot')}>
+              <kbd>L</kbd> lot
+            </button>
             <button type="button" disabled={!batch} onClick={() => setOver('hold')}>
               <kbd>H</kbd> {batch?.standing.held ? 'release' : 'hold'}
             </button>
@@ -141,6 +146,17 @@ export function GrindScreen({ first }: { first: GrindView }) {
           onTyped={(typed) => {
             close();
             void grinder.weighTyped(typed);
+          }}
+          onClose={close}
+        />
+      )}
+      {over === 'lot' && act.does === 'weigh' && (
+        <LotDialog
+          ingredient={act.due.name}
+          lot={grinder.lotOf(act.due.name)}
+          onSaid={(lot) => {
+            grinder.sayLot(act.due.name, lot);
+            close();
           }}
           onClose={close}
         />
@@ -217,7 +233,7 @@ function Planned({ job, view: { unit } }: { job: GrindOfDay; view: GrindView }) 
 }
 
 function Right({
-  grinder: { scale, view },
+  grinder: { scale, view, lotOf },
   job,
   act,
 }: {
@@ -230,7 +246,8 @@ function Right({
     const inTub = Math.max(0, job.inTub) as Weight;
     return <MeatOnScale scale={scale} unit={view.unit} inTub={inTub} planned={job.planned} />;
   }
-  if (act.does === 'weigh' && batch) return <IngredientOnScale due={act.due} scale={scale} batch={batch} />;
+  if (act.does === 'weigh' && batch)
+    return <IngredientOnScale due={act.due} scale={scale} batch={batch} lot={lotOf(act.due.name)} />;
   return (
     <section className={styles.onScale} aria-label="What comes next">
       <h2>{act.does === 'look' ? act.due.name : job.recipe}</h2>

@@ -9,10 +9,12 @@ export function IngredientOnScale({
   due,
   scale,
   batch,
+  lot,
 }: {
   due: DueIngredient;
   scale: ScaleState;
   batch: BatchOfDay;
+  lot: string;
 }) {
   const { ppmLimit } = batch.standing;
   const onIt = scale.reading ? scale.reading.net / 1000 : 0;
@@ -42,6 +44,7 @@ export function IngredientOnScale({
         )}
       </p>
       <p role="status">{TOLD[state](onIt, { low, high, most })}</p>
+      <p>{lot === '' ? 'lot not said: L' : `lot ${lot}`}</p>
       {due.cures && (
         <p className={styles.caution}>
           From the locked tin, to the gram; a second person looks. Follow your plan and local code.

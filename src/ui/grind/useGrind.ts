@@ -45,6 +45,8 @@ export function useGrind(first: GrindView) {
   const [picked, setPicked] = useState('');
   const [chosen, setChosen] = useState('');
   const [wantsMeat, setWantsMeat] = useState(false);
+  const [saidLots, setSaidLots] = useState<Readonly<Record<string, string>>>({});
+  const lotOf = (name: string) => saidLots[name] ?? view.lots[name] ?? '';
   const { notice, flash, say, clear } = useNotice();
   const job = inHand(view, picked);
   const act = job && nextAct(job, { wantsMeat, chosen });
@@ -88,7 +90,7 @@ export function useGrind(first: GrindView) {
     if (act.does !== 'weigh') return;
     const { name } = act.due;
     return told(
-      ingredient.ask({ batchId, ingredient: name, lot: '', remark: '', ...weighed(typed) }),
+      ingredient.ask({ batchId, ingredient: name, lot: lotOf(name), remark: '', ...weighed(typed) }),
       `${name} weighed`,
     );
   }
@@ -125,6 +127,8 @@ export function useGrind(first: GrindView) {
       clear();
     },
     choose: setChosen,
+    lotOf,
+    sayLot: (name: string, lot: string) => setSaidLots({ ...saidLots, [name]: lot }),
     moreMeat: () => setWantsMeat(!wantsMeat),
     meatBack: () => told(back.ask({ batchId: job?.batch?.id ?? '' }), 'Back in the tub'),
     again: (name: string) =>

@@ -19,6 +19,7 @@ const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Households and farms', also: 'customers people history notes merge double', page: '/households' },
   { label: 'Call list', also: 'telephone ring questions', page: '/calls' },
   { label: 'Yields of the shop', also: 'rates percent cutout statistics year', page: '/yields' },
+  { label: 'Trace a pack, an animal or a lot', also: 'recall where from back forward drill', page: '/trace' },
   { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 

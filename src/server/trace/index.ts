@@ -1,0 +1,5 @@
+import { traceView } from './traceView';
+
+export type { Traced, TraceView } from './traceView';
+
+export const trace = { traceView } as const;
