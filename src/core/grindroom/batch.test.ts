@@ -53,6 +53,7 @@ const put = (ingredient: string, tenths: number, change: object = {}): BatchDeed
   scaleId: 'spice-1',
   loadId: '2',
   origin: 'scale',
+  otherwise: '',
   remark: '',
   ...change,
 });
@@ -127,15 +128,17 @@ describe('a batch', () => {
     expect(say(put('salt', salt.due))).toBe('');
     expect(say(put('salt', salt.high + 9))).toMatch(/^Take out 0\.9 g or more/);
     expect(say(put('salt', salt.low - 9))).toMatch(/^Put in 0\.9 g or more/);
-    expect(say(put('salt', salt.high + 9, { remark: 'saltier, they asked' }))).toBe('');
+    expect(say(put('salt', salt.high + 9, { otherwise: 'saltier, they asked' }))).toBe('');
     const pink = standing.ingredients.find(({ name }) => name === 'curing salt')!;
-    expect(say(put('curing salt', pink.most! + 1, { remark: 'sure' }))).toMatch(
+    expect(say(put('curing salt', pink.most! + 1, { otherwise: 'sure' }))).toMatch(
       /^Over the limit of its class/,
     );
     expect(say(put('curing salt', pink.due, { origin: 'typed', remark: 'scale away' }))).toMatch(
       /never typed/,
     );
-    expect(say(put('curing salt', pink.low - 1, { remark: 'sure' }))).toMatch(/^Put in/);
+    expect(say(put('curing salt', pink.low - 1, { otherwise: 'sure' }))).toMatch(/^Put in/);
+    expect(say(put('salt', salt.high + 9, { origin: 'typed', remark: 'scale away' }))).toMatch(/^Take out/);
+    expect(pink.ppmEach * pink.most!).toBeGreaterThan(155);
     expect(say(put('nutmeg', 10))).toBe('nutmeg is not in this recipe.');
     const weighed = standingOf({ recipe: smoked }, done([meat(25), put('curing salt', pink.due)]), ground());
     const second: BatchDeed = { kind: 'second', ingredient: 'curing salt' };
@@ -197,7 +200,7 @@ describe('a batch', () => {
           fc.integer({ min: 1, max: 9000 }),
           fc.constantFrom('', 'so they asked'),
         )
-        .map(([name, tenths, remark]) => put(name, tenths, { remark })),
+        .map(([name, tenths, remark]) => put(name, tenths, { otherwise: remark })),
       fc.constantFrom(...names).map((ingredient) => ({ kind: 'again' as const, ingredient })),
       fc.constantFrom(...names).map((ingredient) => ({ kind: 'second' as const, ingredient })),
       fc.constant({ kind: 'mixed' as const, added: 1000 as Weight }),

@@ -57,7 +57,9 @@ export type BatchDeed =
       readonly scaleId: string;
       readonly loadId: string;
       readonly origin: Origin;
-      /** Why it is outside its tolerance, or typed; empty otherwise. */
+      /** Why it is meant to be outside its tolerance; empty where it is not. */
+      readonly otherwise: string;
+      /** Why it is typed; empty where a scale said it. */
       readonly remark: string;
     }
   /** Taken out of the bowl again. */
@@ -104,9 +106,11 @@ export type DueIngredient = {
   readonly cures: boolean;
   /** By the limit of its class; null where it brings no nitrite. */
   readonly most: number | null;
+  /** Ingoing nitrite that a tenth of a gram of it brings into this meat, ppm; 0 where it brings none. */
+  readonly ppmEach: number;
   readonly weighed: number | null;
   readonly lot: string;
-  readonly remark: string;
+  readonly otherwise: string;
   /** Who weighed it, and who looked besides; empty where nobody has. */
   readonly by: string;
   readonly second: string;
@@ -172,7 +176,7 @@ export function standingOf(
   };
 }
 
-type Due = Pick<DueIngredient, 'name' | 'due' | 'low' | 'high' | 'cures' | 'most'>;
+type Due = Pick<DueIngredient, 'name' | 'due' | 'low' | 'high' | 'cures' | 'most' | 'ppmEach'>;
 
 /** What is due of each ingredient for so much meat of the owner, the heaviest first. */
 export function duesOf(
@@ -200,6 +204,7 @@ export function duesOf(
         high: most === null ? due + beside : Math.min(due + beside, most),
         cures,
         most,
+        ppmEach: cures && block > 0 ? ingoingPpm({ cure: 0.1, nitriteShare: share }, block) : 0,
       };
     });
 }
@@ -236,12 +241,12 @@ function nitriteShareOf(pantry: Pantry, ingredient: string): number {
 }
 
 function weighedOf(due: Due, events: readonly BatchEvent[]): DueIngredient {
-  let stands: DueIngredient = { ...due, weighed: null, lot: '', remark: '', by: '', second: '' };
+  let stands: DueIngredient = { ...due, weighed: null, lot: '', otherwise: '', by: '', second: '' };
   for (const event of events) {
     if (!('ingredient' in event) || event.ingredient !== due.name) continue;
     if (event.kind === 'ingredient') {
-      const { tenths, lot, remark, actorId } = event;
-      stands = { ...due, weighed: tenths, lot, remark, by: actorId, second: '' };
+      const { tenths, lot, otherwise, actorId } = event;
+      stands = { ...due, weighed: tenths, lot, otherwise, by: actorId, second: '' };
     } else if (event.kind === 'again') stands = { ...stands, weighed: null, by: '', second: '' };
     else if (stands.weighed !== null) stands = { ...stands, second: event.actorId };
   }
@@ -316,7 +321,7 @@ function whyNotIngredient(
   }
   if (due.cures && deed.origin === 'typed') return `${due.name} is weighed on the scale, never typed.`;
   if (deed.tenths >= due.low && deed.tenths <= due.high) return '';
-  if (!due.cures && deed.remark !== '') return '';
+  if (!due.cures && deed.otherwise !== '') return '';
   return deed.tenths > due.high
     ? `Take out ${gramsWords(deed.tenths - due.high)} or more: ${gramsWords(due.low)} to ${gramsWords(due.high)} are due.`
     : `Put in ${gramsWords(due.low - deed.tenths)} or more: ${gramsWords(due.low)} to ${gramsWords(due.high)} are due.`;

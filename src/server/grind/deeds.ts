@@ -145,7 +145,7 @@ export const putMeatBack = defineUseCase<{ clientId: string; batchId: string }, 
   },
 });
 
-type Ingredient = Weighs & { readonly ingredient: string; readonly lot: string; readonly remark: string };
+type Ingredient = Weighs & { readonly ingredient: string; readonly lot: string; readonly otherwise: string };
 
 const ingredient = Joi.string().max(60).required();
 
@@ -158,7 +158,7 @@ export const weighIngredient = defineUseCase<Ingredient, Done>({
     ...weighs,
     ingredient,
     lot: Joi.string().trim().max(40).allow('').required(),
-    remark: Joi.string().trim().max(200).allow('').required(),
+    otherwise: words(200).allow('').required(),
   }).xor('reading', 'typed'),
   subject: ({ batchId, ingredient: name }) => `${batchId} ${name}`,
   run: async (house, input) => {
@@ -172,7 +172,8 @@ export const weighIngredient = defineUseCase<Ingredient, Done>({
       ingredient: input.ingredient,
       tenths: Math.round(net / 100),
       lot: input.lot,
-      remark: [input.remark, why].filter((said) => said !== '').join(' '),
+      otherwise: input.otherwise,
+      remark: why,
       ...{ scaleId, loadId, origin },
     };
     return doTo(house, found.value, { clientId: input.clientId, deed });

@@ -58,7 +58,7 @@ async function put(batchId: string, ingredient: string, tenths: number, role: Ro
     batchId,
     ingredient,
     lot: 'S-12',
-    remark: '',
+    otherwise: '',
     reading: grams(tenths),
   };
   return shop.ask('weighIngredient', said, role);

@@ -234,7 +234,7 @@ describe('whatever is asked', () => {
       putMeatBack: { clientId: randomUUID(), batchId: pack.id },
       weighIngredient: {
         ...{ clientId: randomUUID(), batchId: pack.id, typed: TYPED },
-        ...{ ingredient: 'salt', lot: '', remark: '' },
+        ...{ ingredient: 'salt', lot: '', otherwise: '' },
       },
       lookSecond: {
         ...{ clientId: randomUUID(), batchId: pack.id, ingredient: 'curing salt' },

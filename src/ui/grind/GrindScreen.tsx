@@ -17,9 +17,15 @@ import { SecondLook } from './SecondLook';
 import { Tub } from './Tub';
 import { useGrind, type AtGrinder, type NextAct } from './useGrind';
 
-type Over = 'look' | 'typed' | 'order' | 'hold' | 'lot' | undefined;
+type Over = 'look' | 'typed' | 'order' | 'hold' | 'lot' | 'otherwise' | undefined;
 
 const HOLDS = ['Too warm', 'Something fell in', 'Wrong meat, perhaps', 'The weight is doubted'] as const;
+const OTHERWISE = [
+  'They asked for more of it',
+  'They asked for less of it',
+  'No more of it is here',
+  'Tried, and better so',
+] as const;
 const RELEASES = ['Looked at, and sound', 'It was the scale', 'It was cold again in time'] as const;
 
 /** The grind room: the day, the batch in hand, and what comes next for it. */
@@ -47,6 +53,7 @@ export function GrindScreen({ first }: { first: GrindView }) {
   useKey('grind', 'meat', grinder.moreMeat, isAtWork);
   useKey('grind', 'typed', () => setOver('typed'), isAtWork && canType(act));
   useKey('grind', 'lot', () => setOver('lot'), isAtWork && act?.does === 'weigh');
+  useKey('grind', 'otherwise', () => setOver('otherwise'), isAtWork && canType(act) && act?.does === 'weigh');
   useKey('grind', 'order', () => setOver('order'), isOpen);
   useKey('grind', 'hold', () => setOver('hold'), isAtWork && job?.batch != null);
 
@@ -101,6 +108,13 @@ export function GrindScreen({ first }: { first: GrindView }) {
             <button type="button" disabled={!canType(act)} onClick={() => setOver('typed')}>
               <kbd>Y</kbd> type it
             </button>
+            <button
+              type="button"
+              disabled={act.does !== 'weigh' || act.due.cures}
+              onClick={() => setOver('otherwise')}
+            >
+              <kbd>D</kbd> otherwise
+            </button>
             <button type="button" disabled={act.does !== 'weigh'} onClick={() => setOver('lot')}>
               <kbd>L</kbd> lot
             </button>
@@ -121,6 +135,18 @@ export function GrindScreen({ first }: { first: GrindView }) {
           onChoose={(id) => {
             grinder.pick(id);
             close();
+          }}
+          onClose={close}
+        />
+      )}
+      {over === 'otherwise' && act.does === 'weigh' && (
+        <Choose
+          label="Otherwise than the recipe says"
+          title={`Why another weight of ${act.due.name}? What lies on the scale is taken.`}
+          choices={OTHERWISE.map((words) => ({ id: words, words }))}
+          onChoose={(reason) => {
+            close();
+            void grinder.weighOtherwise(reason);
           }}
           onClose={close}
         />

@@ -36,13 +36,12 @@ export function IngredientOnScale({
       </div>
       <p>
         {low.toFixed(1)} to {high.toFixed(1)} g are due
-        {most !== null && (
-          <em>
-            {' '}
-            over {most.toFixed(1)} g is over the limit of {ppmLimit} ppm
-          </em>
-        )}
       </p>
+      {most !== null && (
+        <p className={styles.ppm}>
+          <b>{Math.round(onIt * 10 * due.ppmEach)}</b> ppm in the meat, <em>limit {ppmLimit}</em>
+        </p>
+      )}
       <p role="status">{TOLD[state](onIt, { low, high, most })}</p>
       <p>{lot === '' ? 'lot not said: L' : `lot ${lot}`}</p>
       {due.cures && (

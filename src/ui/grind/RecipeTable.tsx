@@ -34,7 +34,7 @@ export function RecipeTable({ job, batch: { standing, lot }, unit, people, at, o
             </tr>
           </thead>
           <tbody>
-            {ingredients.map(({ name, due, low, high, weighed, cures, second, by }, index) => (
+            {ingredients.map(({ name, due, low, high, weighed, cures, second, by, otherwise }, index) => (
               <tr key={name} data-at={name === at || undefined}>
                 <td>
                   <button
@@ -44,6 +44,7 @@ export function RecipeTable({ job, batch: { standing, lot }, unit, people, at, o
                   >
                     <kbd>{index + 1}</kbd> {name}
                   </button>
+                  {otherwise !== '' && <small>{otherwise}</small>}
                   {cures && weighed !== null && (
                     <small>
                       {people[by]}

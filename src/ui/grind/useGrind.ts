@@ -74,7 +74,8 @@ export function useGrind(first: GrindView) {
   const weighed = (typed: Typed | undefined) =>
     typed ? { typed } : { reading: scale.reading as SignedReading };
 
-  function weigh(typed?: Typed): Promise<void> | void {
+  /** @param otherwise - why what is weighed is meant to be outside its tolerance */
+  function weigh(typed?: Typed, otherwise = ''): Promise<void> | void {
     const batchId = job?.batch?.id;
     if (!act || !batchId) return;
     if (!typed && scale.reading?.state !== 'steady') {
@@ -90,7 +91,7 @@ export function useGrind(first: GrindView) {
     if (act.does !== 'weigh') return;
     const { name } = act.due;
     return told(
-      ingredient.ask({ batchId, ingredient: name, lot: lotOf(name), remark: '', ...weighed(typed) }),
+      ingredient.ask({ batchId, ingredient: name, lot: lotOf(name), otherwise, ...weighed(typed) }),
       `${name} weighed`,
     );
   }
@@ -120,6 +121,7 @@ export function useGrind(first: GrindView) {
     ...{ view, job, act, scale, busy, notice, flash, say, clear, wantsMeat },
     forward,
     weighTyped: (typed: Typed) => weigh(typed),
+    weighOtherwise: (reason: string) => weigh(undefined, reason),
     pick: (id: string) => {
       setPicked(id);
       setChosen('');

@@ -161,6 +161,7 @@ export const KEYS = {
     again: { keys: 'backspace', shown: 'Backspace', does: 'out of the bowl: weigh it again' },
     meat: { keys: 't', shown: 'T', does: 'more meat from the tub, or all of it back' },
     typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
+    otherwise: { keys: 'd', shown: 'D', does: 'weigh it otherwise than the recipe says, and why' },
     lot: { keys: 'l', shown: 'L', does: 'the lot that an ingredient is taken from' },
     order: { keys: 'o', shown: 'O', does: 'the order of the day: another batch, and what it costs' },
     hold: { keys: 'h', shown: 'H', does: 'hold the batch with a reason, or release it' },
