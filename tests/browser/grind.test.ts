@@ -71,13 +71,20 @@ const due = async (name: string) =>
 const ON_SCALE = 'section[aria-label="Scale"]';
 const ACT = 'main button[class*="act"]';
 
-/** Puts grams on the seasoning scale and waits until the screen shows them, steady. */
-async function pours(grams: number): Promise<void> {
-  await demo.put(grams, '/spice');
+/** The seasoning scale as the screen shows it. */
+async function shows(grams: number, state: string): Promise<void> {
   await aslak.until(`the scale to say ${grams.toFixed(1)}`, async () => {
     const figure = await aslak.text(`${ON_SCALE} p[class*="figure"]`);
-    return figure.startsWith(grams.toFixed(1)) && (await aslak.text(ON_SCALE)).includes('steady');
+    return figure.startsWith(grams.toFixed(1)) && (await aslak.text(ON_SCALE)).includes(state);
   });
+}
+
+/** Lifts off what lay there, and puts grams on: what weighs the same as before is another load. */
+async function pours(grams: number): Promise<void> {
+  await demo.put(0, '/spice');
+  await shows(0, 'empty');
+  await demo.put(grams, '/spice');
+  await shows(grams, 'steady');
 }
 
 it('a tub stands at the grinder', async () => {

@@ -7,14 +7,13 @@ import { allSpecies, catalogue } from '../tests/catalogue';
 import {
   duesOf,
   gramsWords,
-  missingFrom,
   standingOf,
   weightOfTenths,
-  whyNot,
   type BatchDeed,
   type BatchEvent,
   type BatchGround,
 } from './batch';
+import { missingFrom, whyNot } from './batchRules';
 
 const pantry = pantryOf(catalogue.ingredients);
 

@@ -4,11 +4,9 @@ import type { ShareId } from '../order/animal';
 import type { Origin } from '../order/work';
 import {
   convertUnits,
-  formatWeight,
   inUnits,
   sumWeights,
   weight,
-  ZERO_WEIGHT,
   type Weight,
   type WeighingUnit,
 } from '../quantity/weight';
@@ -21,9 +19,6 @@ const GRAMS_PER_LB = 453.59237;
 
 /** An ingredient is weighed to a fiftieth of what is due, or to half a gram where that is more; settings. */
 const [TOLERANCE_SHARE, TOLERANCE_TENTHS] = [0.02, 5];
-
-/** Film, drip and dust of a batch: at most so much of its mix; above it somebody recounts (leftover rule: 0.5 to 1 %). */
-const MOST_FILM = 0.01;
 
 /** A batch: one line of a share's plan, ground and mixed from the share's own tub. */
 export type GrindBatch = {
@@ -266,103 +261,4 @@ export function weightOfTenths(tenths: number, unit: WeighingUnit): Weight {
 /** `27.4 g` */
 export function gramsWords(tenths: number): string {
   return `${(tenths / 10).toFixed(1)} g`;
-}
-
-/**
- * Why a deed cannot be done to a batch; empty where it can. Above the limit of its class nitrite goes into no batch,
- * whoever says yes.
- *
- * @param actorId - who wants to do it
- */
-export function whyNot(
-  standing: BatchStanding,
-  deed: BatchDeed,
-  { actorId, unit }: { readonly actorId: string; readonly unit: WeighingUnit },
-): string {
-  if (standing.isClosed) return 'This batch is closed. What comes now is another batch.';
-  if (deed.kind === 'released') return standing.held === '' ? 'This batch is not held.' : '';
-  if (standing.held !== '') return `This batch is held: ${standing.held}. The owner releases it.`;
-  switch (deed.kind) {
-    case 'meat':
-      return standing.ingredients.some(({ weighed }) => weighed !== null)
-        ? 'Ingredients are weighed for the meat as it was. Take them out first, then weigh more meat in.'
-        : '';
-    case 'ingredient':
-    case 'again':
-    case 'second':
-      return whyNotIngredient(standing, deed, actorId);
-    case 'mixed':
-      return missingFromMix(standing)[0] ?? '';
-    case 'head':
-      return standing.isMixed ? '' : 'Nothing is mixed yet.';
-    case 'closed':
-      return missingFrom(standing, unit)[0] ?? '';
-    case 'held':
-      return '';
-  }
-}
-
-function whyNotIngredient(
-  { ingredients, isMixed, meat }: BatchStanding,
-  deed: Extract<BatchDeed, { ingredient: string }>,
-  actorId: string,
-): string {
-  const due = ingredients.find(({ name }) => name === deed.ingredient);
-  if (!due) return `${deed.ingredient} is not in this recipe.`;
-  if (isMixed) return 'It is mixed: nothing goes in or out any more.';
-  if (meat === 0) return 'Weigh the meat in first: what is due depends on it.';
-  if (deed.kind === 'again') return due.weighed === null ? `No ${due.name} is weighed.` : '';
-  if (deed.kind === 'second') {
-    if (due.weighed === null) return `No ${due.name} is weighed yet.`;
-    return due.by === actorId ? 'Whoever weighed it cannot look for the second time. Ask somebody else.' : '';
-  }
-  if (due.most !== null && deed.tenths > due.most) {
-    return `Over the limit of its class: at most ${gramsWords(due.most)} for this meat. Take out ${gramsWords(deed.tenths - due.most)}.`;
-  }
-  if (due.cures && deed.origin === 'typed') return `${due.name} is weighed on the scale, never typed.`;
-  if (deed.tenths >= due.low && deed.tenths <= due.high) return '';
-  if (!due.cures && deed.otherwise !== '') return '';
-  return deed.tenths > due.high
-    ? `Take out ${gramsWords(deed.tenths - due.high)} or more: ${gramsWords(due.low)} to ${gramsWords(due.high)} are due.`
-    : `Put in ${gramsWords(due.low - deed.tenths)} or more: ${gramsWords(due.low)} to ${gramsWords(due.high)} are due.`;
-}
-
-/** What is missing before a batch can be packed, in sentences. */
-export function missingFromMix({ meat, ingredients, isMixed }: BatchStanding): string[] {
-  if (isMixed) return ['It is mixed already.'];
-  if (meat === 0) return ['No meat is weighed in yet.'];
-  return ingredients.flatMap(({ name, weighed, cures, second }) => {
-    if (weighed === null) return [`${name} is not weighed yet.`];
-    return cures && second === '' ? [`Somebody else must look at the ${name}.`] : [];
-  });
-}
-
-/** What is missing before a batch can close, in sentences: what went in is in packs, but for a film. */
-export function missingFrom(standing: BatchStanding, unit: WeighingUnit): string[] {
-  const { isMixed, packed, mix, headOpened } = standing;
-  if (!isMixed) return missingFromMix(standing);
-  const show = (w: Weight) => `${formatWeight(w, unit)} ${unit}`;
-  const left = (mix - packed) as Weight;
-  return [
-    ...(packed === 0 ? ['Nothing of it is packed yet.'] : []),
-    ...(headOpened ? [] : ['The head is not opened: what is in it is the same owner’s.']),
-    ...(left < 0 ? [`${show(-left as Weight)} more are packed than went in. Weigh again.`] : []),
-    ...(packed > 0 && left > mostFilm(mix) ? [`${show(left)} are in no pack. Count again.`] : []),
-  ];
-}
-
-/** Why nothing is packed from a batch now; empty where it may be. */
-export function whyNoPackYet(events: readonly BatchEvent[]): string {
-  const hold = events.filter(({ kind }) => kind === 'held' || kind === 'released').at(-1);
-  if (hold?.kind === 'held') return `This batch is held: ${hold.reason}. No pack leaves it.`;
-  if (events.some(({ kind }) => kind === 'closed'))
-    return 'This batch is closed. Nothing more comes out of it.';
-  if (!events.some(({ kind }) => kind === 'mixed'))
-    return 'This batch is not mixed yet: it is at the grinder.';
-  return '';
-}
-
-/** The most that stays as film in grinder and stuffer. */
-export function mostFilm(mix: Weight): Weight {
-  return mix > 0 ? (Math.round(mix * MOST_FILM) as Weight) : ZERO_WEIGHT;
 }

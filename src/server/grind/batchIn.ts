@@ -1,13 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import {
   standingOf,
-  whyNot,
   type BatchDeed,
   type BatchEvent,
   type BatchGround,
   type BatchStanding,
   type GrindBatch,
 } from '@/core/grindroom/batch';
+import { whyNot } from '@/core/grindroom/batchRules';
 import { USUAL_NITRITE } from '@/core/curing/limits';
 import { batchAccount, move, type Account, type Posting } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { bestDay, dayInOrder, USUAL_WASH, type GrindDay, type GrindJob } from '@/core/grindroom/board';
-import { duesOf, missingFrom, missingFromMix, mostFilm, type BatchStanding } from '@/core/grindroom/batch';
+import { duesOf, type BatchStanding } from '@/core/grindroom/batch';
+import { missingFrom, missingFromMix, mostFilm } from '@/core/grindroom/batchRules';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { cutName, partName } from '@/core/order/naming';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ForecastLine } from '@/core/forecast/types';
-import { whyNoPackYet } from '@/core/grindroom/batch';
+import { whyNoPackYet } from '@/core/grindroom/batchRules';
 import { postWeighing, type WeighingPurpose } from '@/core/ledger/ledger';
 import { afterWeighing } from '@/core/order/afterWeighing';
 import type { ShareFile } from '@/core/order/shareFile';
