@@ -2,7 +2,7 @@ import type { DueIngredient } from '@/core/grindroom/batch';
 import { inUnits, formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { BatchOfDay } from '@/server/grind';
 import type { ScaleState } from '../wrap/useScale';
-import styles from './GrindScreen.module.css';
+import styles from './OnScale.module.css';
 
 /** What lies on the scale for an ingredient, against what is due: a band to be met, and the limit that is never passed. */
 export function IngredientOnScale({

@@ -1,6 +1,6 @@
 import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { BatchOfDay, GrindOfDay } from '@/server/grind';
-import styles from './GrindScreen.module.css';
+import styles from './RecipeTable.module.css';
 
 type Props = {
   job: GrindOfDay;

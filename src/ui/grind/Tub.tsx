@@ -1,6 +1,6 @@
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { GrindOfDay } from '@/server/grind';
-import styles from './GrindScreen.module.css';
+import styles from './Tub.module.css';
 
 /** Corners of the tub in its drawing: it is wider above. */
 const [TOP, BOTTOM, HIGH] = [150, 118, 150];

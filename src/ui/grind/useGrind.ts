@@ -118,6 +118,8 @@ export function useGrind(first: GrindView) {
   }
 
   return {
+    /** The ingredient that was weighed last. */
+    last: job?.batch?.standing.ingredients.filter(({ weighed }) => weighed !== null).at(-1),
     ...{ view, job, act, scale, busy, notice, flash, say, clear, wantsMeat },
     forward,
     weighTyped: (typed: Typed) => weigh(typed),

@@ -1,0 +1,36 @@
+import type { Weight } from '@/core/quantity/weight';
+import type { GrindOfDay } from '@/server/grind';
+import { IngredientOnScale, MeatOnScale } from './OnScale';
+import styles from './OnScale.module.css';
+import type { AtGrinder, NextAct } from './useGrind';
+import { ppmWords } from './words';
+
+type Props = { grinder: AtGrinder; job: GrindOfDay; act: NextAct };
+
+/** What comes next: what lies on the scale for it, or what is missing. */
+export function NextPanel({ grinder: { scale, view, lotOf }, job, act }: Props) {
+  const { batch } = job;
+  if (act.does === 'meat') {
+    const inTub = Math.max(0, job.inTub) as Weight;
+    return <MeatOnScale scale={scale} unit={view.unit} inTub={inTub} planned={job.planned} />;
+  }
+  if (act.does === 'weigh' && batch)
+    return <IngredientOnScale due={act.due} scale={scale} batch={batch} lot={lotOf(act.due.name)} />;
+  return (
+    <section className={styles.onScale} aria-label="What comes next">
+      <h2>{act.does === 'look' ? act.due.name : job.recipe}</h2>
+      {act.does === 'look' && batch && (
+        <p className={styles.figure}>
+          {((act.due.weighed ?? 0) / 10).toFixed(1)} <small>g</small>
+        </p>
+      )}
+      {batch?.standing.ppm != null && <p>{ppmWords(batch)}</p>}
+      {batch?.standing.held && (
+        <p className={styles.caution}>Held: {batch.standing.held}. Nothing leaves it.</p>
+      )}
+      {(batch?.missing ?? []).map((words) => (
+        <p key={words}>{words}</p>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,37 @@
+import { formatWeight } from '@/core/quantity/weight';
+import type { GrindOfDay, GrindView } from '@/server/grind';
+import styles from './RecipeTable.module.css';
+
+/** Before it is begun: what the plan gives to it. */
+export function Planned({ job, view: { unit } }: { job: GrindOfDay; view: GrindView }) {
+  return (
+    <section className={styles.recipe} aria-label="What is planned">
+      <p>{job.cut}</p>
+      <p>
+        About <b>{formatWeight(job.planned, unit)}</b> {unit} of meat, {job.packs} packs
+        {job.pieces !== null && `, ${job.pieces} pieces together`}.
+      </p>
+      {job.due.length > 0 && (
+        <table>
+          <thead>
+            <tr>
+              <th />
+              <th className="num">g due</th>
+            </tr>
+          </thead>
+          <tbody>
+            {job.due.map(({ name, tenths }) => (
+              <tr key={name}>
+                <td>{name}</td>
+                <td className="num">{(tenths / 10).toFixed(1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {job.allergens.length > 0 && (
+        <p className={styles.caution}>With {job.allergens.join(', ')}: everything is washed after it.</p>
+      )}
+    </section>
+  );
+}
