@@ -18,7 +18,7 @@ const asked = { shops: Number(values.shops), asked: Number(values.asked), after:
 const [usual, apart]: [string[], string[]] = [[], []];
 for (const species of readCatalogue().species) {
   for (const row of seasonFigures(species, asked)) {
-    const inRange = [row.cuts, row.grind, row.takeHome].map(percent).join(' | ');
+    const inRange = [row.cuts, row.grind, row.takeHome, row.bill].map(percent).join(' | ');
     usual.push(
       `| ${species.name} | ${row.after} | ${inRange} | ${percent(row.error)} | ${percent(row.usualError)} |`,
     );
@@ -29,8 +29,8 @@ for (const species of readCatalogue().species) {
 }
 process.stdout.write(
   `${values.shops} shops, ${values.asked} animals asked at each point\n\n` +
-    '| species | finished | cuts in their range | grind | take-home | mean error of a cut | of its usual |\n' +
-    `|---|---|---|---|---|---|---|\n${usual.join('\n')}\n\n` +
+    '| species | finished | cuts in their range | grind | take-home | bill | mean error of a cut | of its usual |\n' +
+    `|---|---|---|---|---|---|---|---|\n${usual.join('\n')}\n\n` +
     `A shop whose usual lies ${percent(APART)} beside the reference, cut by cut:\n\n` +
     '| species | error of a usual, none finished | 30 finished | error of a cut, none | 30 |\n' +
     `|---|---|---|---|---|\n${apart.join('\n')}\n`,

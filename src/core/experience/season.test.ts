@@ -16,10 +16,12 @@ describe.each([
   const apart = seasonFigures(species, { ...SHOPS, after: [0, 30], seed: 3000, differs: 0.12 });
 
   it('have four in five outcomes inside the ranges of cuts, early and late, and about as many take-homes', () => {
-    for (const { cuts, takeHome } of usual) {
+    for (const { cuts, takeHome, bill } of usual) {
       expect(Math.abs(cuts - 0.8)).toBeLessThan(0.05);
       // One figure a share, and all shares of a shop err together.
       expect(Math.abs(takeHome - 0.8)).toBeLessThan(0.08);
+      // A bill whose weights are all known has no range, and is always in it.
+      if (bill < 1) expect(Math.abs(bill - 0.8)).toBeLessThan(0.08);
     }
   });
 

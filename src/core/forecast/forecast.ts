@@ -164,6 +164,7 @@ function finish({ situation, sheet, coldSides }: Job, exact: Unrounded): Forecas
   return {
     ...totals(situation, lines, { cold, takeHomeSpread }),
     scatter: {
+      together: spread.together,
       grind: ground > 0 ? ofGrind.scatter / ground : 0,
       takeHome: boxes > 0 ? ofWhole.scatter / boxes : 0,
     },

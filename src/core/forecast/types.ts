@@ -100,8 +100,11 @@ export type Forecast = {
   readonly takeHome: Weight;
   readonly takeHomeLow: Weight;
   readonly takeHomeHigh: Weight;
-  /** How single orders scatter by the reference, how sure their usual is left out: standard deviations, as shares. */
-  readonly scatter: { readonly grind: number; readonly takeHome: number };
+  /**
+   * How single orders scatter by the reference, how sure their usual is left out: standard deviations, as shares. What all
+   * lines of an animal have more or less together is `together`.
+   */
+  readonly scatter: { readonly grind: number; readonly takeHome: number; readonly together: number };
   /** Packaged on cold weight, hundredths of a percent. */
   readonly yieldBp: number;
   readonly freezerCuFt: number;

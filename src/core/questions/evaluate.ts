@@ -1,3 +1,4 @@
+import { billRange, type BillRange } from '../charges/billRange';
 import { billFor, itemsOfForecast, type Bill, type BillBasis } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
 import type { PriceList } from '../charges/priceList';
@@ -42,6 +43,11 @@ export function judge(ground: Ground, sheet: Sheet): Judged {
     findings: findingsOf(job, expected, divided),
     bill: billOf(ground, sheet, expected),
   };
+}
+
+/** How far the bill of a sheet may come out beside its estimate. */
+export function billRangeOf(ground: Ground, sheet: Sheet, expected: Forecast): BillRange {
+  return billRange(expected, (lines) => billOf(ground, sheet, { ...expected, lines }).total);
 }
 
 function billOf({ priceList, bill, own }: Ground, sheet: Sheet, expected: Forecast): Bill {

@@ -1,7 +1,12 @@
 import { mean } from 'd3-array';
-import type { ForecastLine } from '../forecast/types';
+import { billFor, itemsOfForecast } from '../charges/bill';
+import { billRange } from '../charges/billRange';
+import type { Forecast, ForecastLine } from '../forecast/types';
+import { ZERO_CENTS, type Cents } from '../quantity/money';
+import type { Weight } from '../quantity/weight';
 import { normalsFrom } from '../ranges/normals';
 import type { Species } from '../species/types';
+import { demoPrices } from './prices';
 import { Season, type SimulatedOrder } from './simulatedShop';
 
 type Asked = {
@@ -24,6 +29,8 @@ export type SeasonFigures = {
   readonly cuts: number;
   readonly grind: number;
   readonly takeHome: number;
+  /** Of the bill by the demo's prices, where any of it goes by a weight that is not known; 1 where none does. */
+  readonly bill: number;
   /** Mean error of a cut against what was packed, and against what this shop usually packs. */
   readonly error: number;
   readonly usualError: number;
@@ -37,19 +44,27 @@ export function seasonFigures(species: Species, asked: Asked): SeasonFigures[] {
     return new Season({ species, normal, differs, ...(wilder === undefined ? {} : { wilder }) });
   });
   let finished = 0;
+  const totalOf = billOfHouse(species);
   return asked.after.map((after) => {
     for (const season of seasons) season.finish(after - finished);
     finished = after;
-    return { after, ...told(seasons.flatMap((season) => season.asked(asked.asked))) };
+    return {
+      after,
+      ...told(
+        seasons.flatMap((season) => season.asked(asked.asked)),
+        totalOf,
+      ),
+    };
   });
 }
 
-function told(orders: readonly SimulatedOrder[]): Omit<SeasonFigures, 'after'> {
+function told(orders: readonly SimulatedOrder[], totalOf: TotalOf): Omit<SeasonFigures, 'after'> {
   const inside: boolean[] = [];
   const errors: number[] = [];
   const usualErrors: number[] = [];
-  const [grinds, wholes]: [boolean[], boolean[]] = [[], []];
-  for (const { forecast, drawn, keys, usual } of orders) {
+  const [grinds, wholes, bills]: [boolean[], boolean[], boolean[]] = [[], [], []];
+  for (const order of orders) {
+    const { forecast, drawn, keys, usual } = order;
     keys.forEach((key, at) => {
       const line = forecast.lines.find((each) => each.key === key);
       if (!line) return;
@@ -60,15 +75,53 @@ function told(orders: readonly SimulatedOrder[]): Omit<SeasonFigures, 'after'> {
     });
     const [grind] = forecast.lines.filter(({ kind }) => kind === 'grind');
     if (grind) grinds.push(isInside(grind, drawn.grind));
+    const { low, high } = billRange(forecast, totalOf(forecast));
+    const bill = totalOf(forecast)(packedLines(order));
+    bills.push(bill >= low && bill <= high);
     wholes.push(drawn.takeHome >= forecast.takeHomeLow && drawn.takeHome <= forecast.takeHomeHigh);
   }
   return {
     cuts: part(inside),
     grind: part(grinds),
     takeHome: part(wholes),
+    bill: part(bills),
     error: mean(errors)!,
     usualError: mean(usualErrors)!,
   };
+}
+
+type TotalOf = (expected: Forecast) => (lines: readonly ForecastLine[]) => Cents;
+
+/** The bill of a share of one household, by the newest prices of the demo. */
+function billOfHouse({ id }: Species): TotalOf {
+  const list = demoPrices.at(-1)!;
+  return ({ coldWeight: hot }) =>
+    (lines) =>
+      billFor(list, {
+        animal: { species: id, hot },
+        hot,
+        cold: hot,
+        headSplit: { parts: [1], index: 0 },
+        items: itemsOfForecast({ lines }, 'vacuum'),
+        deposit: ZERO_CENTS,
+      }).total;
+}
+
+/** The lines of a forecast as they were packed; the grind is divided as it was expected. */
+function packedLines({ forecast: { lines }, drawn, keys }: SimulatedOrder): ForecastLine[] {
+  const grind = lines.filter(({ kind }) => kind === 'grind');
+  const ground = grind.reduce((sum, { packaged }) => sum + packaged, 0);
+  return lines.map((line) => {
+    const at = keys.indexOf(line.key);
+    const ofGrind = line.kind === 'grind' ? (drawn.grind * line.packaged) / ground : line.packaged;
+    const packaged = at >= 0 ? drawn.lines[at]! : ofGrind;
+    const times = line.packaged > 0 ? packaged / line.packaged : 1;
+    return {
+      ...line,
+      packaged: Math.round(packaged) as Weight,
+      cureLoss: Math.round(line.cureLoss * times) as Weight,
+    };
+  });
 }
 
 function isInside({ low, high }: ForecastLine, packed: number): boolean {

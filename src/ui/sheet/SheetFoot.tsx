@@ -3,9 +3,10 @@
 import { memo, type ReactNode } from 'react';
 import { counted } from '@/core/quantity/counted';
 import { expectedParts } from '@/core/order/whole';
-import { formatMoney } from '@/core/quantity/money';
+import { formatMoney, type Cents } from '@/core/quantity/money';
 import { formatWeight } from '@/core/quantity/weight';
 import { takeHomeWorking } from '@/core/working/forecastWorkings';
+import { billRangeOf } from '@/core/questions/evaluate';
 import type { SheetView } from '@/server/sheet';
 import { WholeBar } from '../kit/WholeBar';
 import { WorkingOf } from '../kit/WorkingOf';
@@ -16,11 +17,15 @@ import type { SheetState } from './useSheet';
 type Props = { state: SheetState; view: SheetView };
 
 /** The figures people ask for, and the whole hanging weight as one bar that always adds up: always in view. */
-export function SheetFoot({ state: { now, situation, ground }, view }: Props) {
+export function SheetFoot({ state: { now, sheet, situation, ground }, view }: Props) {
   const { forecast, bill } = now;
   const { unit } = situation;
   const { sign } = ground.priceList;
   const [low, high] = [forecast.takeHomeLow, forecast.takeHomeHigh].map((w) => formatWeight(w, 0));
+  const range = billRangeOf(ground, sheet, forecast);
+  const whole = (amount: Cents) =>
+    formatMoney((Math.round(amount / 100) * 100) as Cents, sign).replace('.00', '');
+  const between = range.low === range.high ? '' : `, ${whole(range.low)} to ${whole(range.high)}`;
   const deposit = bill.due === bill.total ? '' : `, ${formatMoney(bill.due, sign)} after deposit`;
   const packs = forecast.lines.reduce((sum, line) => sum + line.packs, 0);
   return (
@@ -35,7 +40,7 @@ export function SheetFoot({ state: { now, situation, ground }, view }: Props) {
           <Total words="of cold weight" unit="%">
             <span className={styles.figure}>{(forecast.yieldBp / 100).toFixed(1)}</span>
           </Total>
-          <Total words={`estimate${view.billOf ? ` of ${view.billOf}` : ''}${deposit}`} unit="">
+          <Total words={`estimate${view.billOf ? ` of ${view.billOf}` : ''}${between}${deposit}`} unit="">
             <span className={styles.figure}>{formatMoney(bill.total, sign)}</span>
           </Total>
           <Total words="freezer" unit="cu ft">
