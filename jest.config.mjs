@@ -20,7 +20,7 @@ function project(displayName, roots) {
   };
 }
 
-/** The browser tests drive the built app and run apart: `npx jest --selectProjects=browser --runInBand`. */
+/** The browser tests drive the built app and run apart: `npx jest --selectProjects=browser --maxWorkers=2`. */
 const config = {
   // A busy machine may be many times slower; a test waits for conditions and fails by them.
   testTimeout: 60_000,

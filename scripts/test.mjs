@@ -25,7 +25,8 @@ function tests(project) {
   process.stdout.write(`\nTests: ${project}\n`);
   const result = join(folder, `${project}.json`);
   const args = ['jest', '--selectProjects', project, '--json', `--outputFile=${result}`];
-  args.push(project === 'browser' ? '--runInBand' : '--maxWorkers=100%');
+  // A browser waits more than it works: two suites at once, each with a demo of its own.
+  args.push(project === 'browser' ? '--maxWorkers=2' : '--maxWorkers=100%');
   const { status } = spawnSync('npx', args, {
     stdio: ['inherit', 'ignore', 'inherit'],
     env: { ...process.env, FRACTUM_LOG: 'silent' },

@@ -16,8 +16,12 @@ function isFree(port: number): Promise<boolean> {
   });
 }
 
+/** Suites that run beside each other look for their ports in ranges of their own. */
+const PORTS_EACH = 400;
+
 export async function freePort(): Promise<number> {
-  for (let port = 4200; port < 5200; port += 20) {
+  const first = 4200 + PORTS_EACH * (Number(process.env.JEST_WORKER_ID ?? 1) - 1);
+  for (let port = first; port < first + PORTS_EACH; port += 20) {
     if ((await isFree(port)) && (await isFree(port + SCALE_OFFSET))) return port;
   }
   throw new Error('No port is free.');

@@ -9,7 +9,7 @@ import { forecast } from './forecast';
 import { divideSides } from './onTheBlock';
 import type { Forecast } from './types';
 
-const RUNS = { numRuns: 600, seed: 20261124 };
+const RUNS = { numRuns: 400, seed: 20261124 };
 const DUST = 1e-9;
 
 /** Any cut of any species that is sliced at a thickness, and the sides it comes from. */
