@@ -128,6 +128,15 @@ describe('a batch', () => {
     expect(say(put('salt', salt.high + 9))).toMatch(/^Take out 0\.9 g or more/);
     expect(say(put('salt', salt.low - 9))).toMatch(/^Put in 0\.9 g or more/);
     expect(say(put('salt', salt.high + 9, { otherwise: 'saltier, they asked' }))).toBe('');
+    const twice = standingOf(
+      { recipe: smoked },
+      done([meat(25), put('salt', 100), put('water', 9)]),
+      ground(),
+    );
+    expect(twice.ingredients.flatMap(({ name, turn }) => (turn >= 0 ? [[name, turn]] : []))).toEqual([
+      ['water', 2],
+      ['salt', 1],
+    ]);
     const pink = standing.ingredients.find(({ name }) => name === 'curing salt')!;
     expect(say(put('curing salt', pink.most! + 1, { otherwise: 'sure' }))).toMatch(
       /^Over the limit of its class/,

@@ -106,6 +106,8 @@ export type DueIngredient = {
   readonly weighed: number | null;
   readonly lot: string;
   readonly otherwise: string;
+  /** The how-manieth deed of the batch its weighing was; -1 where nothing is weighed. */
+  readonly turn: number;
   /** Who weighed it, and who looked besides; empty where nobody has. */
   readonly by: string;
   readonly second: string;
@@ -236,13 +238,13 @@ function nitriteShareOf(pantry: Pantry, ingredient: string): number {
 }
 
 function weighedOf(due: Due, events: readonly BatchEvent[]): DueIngredient {
-  let stands: DueIngredient = { ...due, weighed: null, lot: '', otherwise: '', by: '', second: '' };
-  for (const event of events) {
+  let stands: DueIngredient = { ...due, weighed: null, lot: '', otherwise: '', turn: -1, by: '', second: '' };
+  for (const [turn, event] of events.entries()) {
     if (!('ingredient' in event) || event.ingredient !== due.name) continue;
     if (event.kind === 'ingredient') {
       const { tenths, lot, otherwise, actorId } = event;
-      stands = { ...due, weighed: tenths, lot, otherwise, by: actorId, second: '' };
-    } else if (event.kind === 'again') stands = { ...stands, weighed: null, by: '', second: '' };
+      stands = { ...due, weighed: tenths, lot, otherwise, turn, by: actorId, second: '' };
+    } else if (event.kind === 'again') stands = { ...stands, weighed: null, turn: -1, by: '', second: '' };
     else if (stands.weighed !== null) stands = { ...stands, second: event.actorId };
   }
   return stands;

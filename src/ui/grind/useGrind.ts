@@ -119,7 +119,7 @@ export function useGrind(first: GrindView) {
 
   return {
     /** The ingredient that was weighed last. */
-    last: job?.batch?.standing.ingredients.filter(({ weighed }) => weighed !== null).at(-1),
+    last: lastWeighed(job),
     ...{ view, job, act, scale, busy, notice, flash, say, clear, wantsMeat },
     forward,
     weighTyped: (typed: Typed) => weigh(typed),
@@ -149,6 +149,11 @@ export function useGrind(first: GrindView) {
 }
 
 export type AtGrinder = ReturnType<typeof useGrind>;
+
+function lastWeighed(job: GrindOfDay | undefined): DueIngredient | undefined {
+  const weighed = job?.batch?.standing.ingredients.filter(({ turn }) => turn >= 0) ?? [];
+  return [...weighed].sort((a, b) => b.turn - a.turn)[0];
+}
 
 /** What was picked; else what is begun; else the first of the day. */
 function inHand({ jobs, day }: GrindView, picked: string): GrindOfDay | undefined {
