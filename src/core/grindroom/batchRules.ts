@@ -15,8 +15,9 @@ export function whyNot(
   deed: BatchDeed,
   { actorId, unit }: { readonly actorId: string; readonly unit: WeighingUnit },
 ): string {
-  if (standing.isClosed) return 'This batch is closed. What comes now is another batch.';
+  if (deed.kind === 'held') return '';
   if (deed.kind === 'released') return standing.held === '' ? 'This batch is not held.' : '';
+  if (standing.isClosed) return 'This batch is closed. What comes now is another batch.';
   if (standing.held !== '') return `This batch is held: ${standing.held}. The owner releases it.`;
   switch (deed.kind) {
     case 'meat':
@@ -33,8 +34,6 @@ export function whyNot(
       return standing.isMixed ? '' : 'Nothing is mixed yet.';
     case 'closed':
       return missingFrom(standing, unit)[0] ?? '';
-    case 'held':
-      return '';
   }
 }
 
@@ -87,15 +86,18 @@ export function missingFrom(standing: BatchStanding, unit: WeighingUnit): string
   ];
 }
 
-/** Why nothing is packed from a batch now; empty where it may be. */
-export function whyNoPackYet(events: readonly BatchEvent[]): string {
+/** Why nothing of a batch may be packed, wherever it lies now; empty where it may be. */
+export function heldWords(events: readonly BatchEvent[]): string {
   const hold = events.filter(({ kind }) => kind === 'held' || kind === 'released').at(-1);
-  if (hold?.kind === 'held') return `This batch is held: ${hold.reason}. No pack leaves it.`;
-  if (events.some(({ kind }) => kind === 'closed'))
-    return 'This batch is closed. Nothing more comes out of it.';
-  if (!events.some(({ kind }) => kind === 'mixed'))
-    return 'This batch is not mixed yet: it is at the grinder.';
-  return '';
+  return hold?.kind === 'held' ? `This batch is held: ${hold.reason}. Nothing of it is packed.` : '';
+}
+
+/** Why nothing comes out of a batch now; empty where it may. */
+export function whyNoPackYet(events: readonly BatchEvent[]): string {
+  const held = heldWords(events);
+  if (held !== '') return held;
+  const isMixed = events.some(({ kind }) => kind === 'mixed');
+  return isMixed ? '' : 'This batch is not mixed yet: it is at the grinder.';
 }
 
 /** The most that stays as film in grinder and stuffer. */

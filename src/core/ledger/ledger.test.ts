@@ -130,6 +130,8 @@ describe('a weighing', () => {
     [{ kind: 'package', from: 'tub', lineKey: 'grind.0' }, 'tub', 'package', 'w1'],
     [{ kind: 'package', from: 'cure', lineKey: 'ham.0.0' }, 'cure', 'package', 'w1'],
     [{ kind: 'green', lineKey: 'ham.0.0' }, 'share', 'cure', 's1/ham.0.0'],
+    [{ kind: 'package', from: 'batch', lineKey: 'grind.0' }, 'batch', 'package', 'w1'],
+    [{ kind: 'green', from: 'batch', lineKey: 'grind.0' }, 'batch', 'cure', 's1/grind.0'],
     [{ kind: 'tub' }, 'share', 'tub', 's1'],
     [{ kind: 'barrel', barrel: 'bone' }, 'share', 'bone', 's1'],
   ])('%j goes from %s to %s', (purpose, from, to, owner) => {
@@ -179,6 +181,7 @@ describe('any day at the bench', () => {
   const anyPurpose = fc.constantFrom<WeighingPurpose>(
     { kind: 'package', from: 'share', lineKey: 'a' },
     { kind: 'package', from: 'tub', lineKey: 'b' },
+    { kind: 'package', from: 'batch', lineKey: 'd' },
     { kind: 'package', from: 'cure', lineKey: 'c' },
     { kind: 'green', lineKey: 'c' },
     { kind: 'tub' },

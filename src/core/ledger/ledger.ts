@@ -220,7 +220,7 @@ export function postToBlock(sideId: string, shareId: string, cold: Weight): read
 }
 
 /**
- * Closing a share empties what is still open: meat not weighed is unaccounted, the tub's rest stayed in the
+ * Closing a share empties what is still open: meat not weighed is unaccounted, what is left of tub and batches stayed in the
  * grinder, the rest of each cure is what cure and smoke changed.
  *
  * @param held - what the share's open accounts hold now
@@ -229,6 +229,7 @@ export function postClosing(shareId: string, held: readonly Posting[]): readonly
   const closesTo: Partial<Record<AccountKind, AccountKind>> = {
     share: 'unaccounted',
     tub: 'grinder',
+    batch: 'grinder',
     cure: 'cure-change',
   };
   return held.flatMap((open) => {

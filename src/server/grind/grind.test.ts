@@ -119,6 +119,13 @@ describe('a batch of one household', () => {
     await doIt(batchId, { kind: 'head' });
     expect(await doIt(batchId, { kind: 'closed' })).toMatchObject({ ok: true });
     expect((await batchOf(cut.cut)).standing.isClosed).toBe(true);
+    // What is found out later holds it still: nothing of it is packed, and the order is not closed.
+    await doIt(batchId, { kind: 'held', reason: 'the probe was wrong' });
+    expect(await weigh({ kind: 'package', from: 'cure', lineKey }, 1000)).toMatchObject({
+      message: expect.stringContaining('the probe was wrong'),
+    });
+    await doIt(batchId, { kind: 'released', reason: 'it was not' }, 'owner');
+    expect(await weigh({ kind: 'package', from: 'cure', lineKey }, 1000)).toMatchObject({ ok: true });
     const { bridge } = reconciliationOf(await shop.file(shareId));
     expect(bridge.find(({ kind }) => kind === 'added')!.weight).toBe(-standing.added);
     expect(bridge.find(({ kind }) => kind === 'grinder')!.weight).toBe(150);

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
+import { heldWords } from '@/core/grindroom/batchRules';
 import { postClosing } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { finalBill, reconciliationOf } from '@/core/order/settling';
@@ -78,6 +79,8 @@ function stillOpen(file: ShareFile): Refusal | undefined {
       'Some cuts of the sheet are neither packed nor explained. Pack them or say why.',
     );
   }
+  const held = file.batches.map(({ events }) => heldWords(events)).find((words) => words !== '');
+  if (held !== undefined) return refuse('not-in-a-batch', held);
   const explained = new Set(file.notes.map((each) => each.lineKey));
   const inCure = reconciliationOf(file).lines.filter(
     (line) => line.state === 'in cure' && !explained.has(line.lineKey),

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ForecastLine } from '@/core/forecast/types';
-import { whyNoPackYet } from '@/core/grindroom/batchRules';
+import { heldWords, whyNoPackYet } from '@/core/grindroom/batchRules';
 import { postWeighing, type WeighingPurpose } from '@/core/ledger/ledger';
 import { afterWeighing } from '@/core/order/afterWeighing';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -57,8 +57,8 @@ export function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named
       ? cured && (purpose.from ?? 'share') === cutFrom
       : purpose.from === (cured ? 'cure' : cutFrom);
   if (!fits) return refuse('wrong-place', `${line.cut} is not weighed that way.`);
-  if (batch && cutFrom === purpose.from) {
-    const wait = whyNoPackYet(batch.events);
+  if (batch) {
+    const wait = cutFrom === purpose.from ? whyNoPackYet(batch.events) : heldWords(batch.events);
     if (wait !== '') return refuse('not-in-a-batch', wait);
   }
   return success({ key: line.key, cut: line.cut, destination: line.destination, line });
