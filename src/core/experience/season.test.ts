@@ -4,7 +4,7 @@ import { speciesById } from '../tests/catalogue';
 import { learn, learnFigures, noExperience, type Outcome } from './experience';
 import { seasonFigures } from '../tests/seasonFigures';
 
-const SHOPS = { shops: 80, asked: 6 } as const;
+const SHOPS = { shops: 50, asked: 6 } as const;
 
 describe.each([
   ['beef', [0, 10, 30]],
