@@ -1,4 +1,4 @@
-import { billRange, type BillRange } from '../charges/billRange';
+import { billRange, type BillRange } from './billRange';
 import { billFor, itemsOfForecast, type Bill, type BillBasis } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
 import type { PriceList } from '../charges/priceList';

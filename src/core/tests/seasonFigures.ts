@@ -1,6 +1,6 @@
 import { mean } from 'd3-array';
 import { billFor, itemsOfForecast } from '../charges/bill';
-import { billRange } from '../charges/billRange';
+import { billRange } from '../questions/billRange';
 import type { Forecast, ForecastLine } from '../forecast/types';
 import { ZERO_CENTS, type Cents } from '../quantity/money';
 import type { Weight } from '../quantity/weight';
