@@ -260,7 +260,12 @@ export function weightOfTenths(tenths: number, unit: WeighingUnit): Weight {
   return weight(convertUnits(tenths / 10 / GRAMS_PER_LB, 'lb', unit));
 }
 
+/** `27.4` */
+export function gramsShown(tenths: number): string {
+  return (tenths / 10).toFixed(1);
+}
+
 /** `27.4 g` */
 export function gramsWords(tenths: number): string {
-  return `${(tenths / 10).toFixed(1)} g`;
+  return `${gramsShown(tenths)} g`;
 }

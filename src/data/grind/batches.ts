@@ -77,21 +77,29 @@ export async function sharesOfLot(db: Database, lot: string): Promise<ShareId[]>
   return rows.map(({ shareId }) => shareId);
 }
 
-/** The lot that each ingredient was last weighed from. */
+/** Of so many weighings lots are remembered: some weeks of a grinder, however long its history. */
+const REMEMBERED = 500;
+
+/** The lot that each ingredient was last weighed from, as far as that is not long ago. */
 export async function lastLots(db: Database): Promise<Readonly<Record<string, string>>> {
   const rows: { ingredient: string; lot: string }[] = await db('grindEvents')
     .where({ kind: 'ingredient' })
     .whereRaw("json_extract(deed, '$.lot') <> ''")
-    .orderBy('number')
+    .orderBy('number', 'desc')
+    .limit(REMEMBERED)
     .select(
       db.raw("json_extract(deed, '$.ingredient') AS ingredient"),
       db.raw("json_extract(deed, '$.lot') AS lot"),
     );
-  return Object.fromEntries(rows.map(({ ingredient, lot }) => [ingredient, lot]));
+  return Object.fromEntries(rows.reverse().map(({ ingredient, lot }) => [ingredient, lot]));
 }
 
 /** How many batches were begun on a day: the next lot is numbered by it. */
 export async function batchesBegunOn(db: Database, day: Day): Promise<number> {
-  const rows = await db('grindBatches').where('lot', 'like', `G${day}-%`).count({ all: '*' });
+  // Between the hyphen and the sign after it, so that the index of lots is used.
+  const rows = await db('grindBatches')
+    .where('lot', '>=', `G${day}-`)
+    .where('lot', '<', `G${day}.`)
+    .count({ all: '*' });
   return Number(rows[0]!.all);
 }

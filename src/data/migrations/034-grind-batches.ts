@@ -29,5 +29,8 @@ export async function up(db: Knex): Promise<void> {
     table.text('actorId').notNullable();
     table.index(['scaleId', 'loadId']);
   });
+  // A lot is looked for rarely, and then in a hurry.
+  await db.raw('CREATE INDEX grindBatches_lot ON grindBatches(lower(lot))');
+  await db.raw("CREATE INDEX grindEvents_lot ON grindEvents(lower(json_extract(deed, '$.lot')))");
   for (const table of ['grindBatches', 'grindEvents']) await appendOnly(db, table);
 }

@@ -8,17 +8,14 @@ import { formatWeight, type Weight } from '@/core/quantity/weight';
 import { success, type Result } from '@/core/quantity/result';
 import type { ScaleUnit, SignedReading } from '@/core/scale/reading';
 import { dayIn, instant } from '@/core/time/shopTime';
-import { isPieceOfLoad } from '@/data/block';
-import { batchesBegunOn, isBatchLoad, writeBatch } from '@/data/grind';
-import { userByName, type Role } from '@/data/people';
-import { weighingOfLoad } from '@/data/wrap';
+import { batchesBegunOn, writeBatch } from '@/data/grind';
+import type { Role } from '@/data/people';
 import { clientId, id, words } from '../house/fields';
 import { isOwner } from '../house/actor';
-import { refuse, type Reason, type Refusal } from '../house/reasons';
+import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, touchCut } from '../house/shareView';
-import { defineUseCase, type House } from '../house/useCase';
-import { secretFits, NOBODY } from '../people/secrets';
-import { readingProblem, readingSchema, typedSchema, type TypedWeight } from '../wrap/reading';
+import { defineUseCase, STAFF, type House } from '../house/useCase';
+import { readingProblem, readingSchema, takenBefore, typedSchema, type TypedWeight } from '../wrap/reading';
 import { batchIn, doTo, type BatchIn } from './batchIn';
 
 /** Who works at the grinder. */
@@ -90,16 +87,6 @@ async function loadOf(house: House, input: Weighs, unit: ScaleUnit): Promise<Res
   if (problem) return problem;
   const { net, scaleId, loadId } = reading;
   return success({ net, scaleId, loadId, origin: 'scale', why: '' });
-}
-
-async function takenBefore({ db }: House, reading: SignedReading): Promise<Refusal | undefined> {
-  const taken =
-    (await isBatchLoad(db, reading)) ||
-    (await isPieceOfLoad(db, reading)) ||
-    (await weighingOfLoad(db, reading)) !== undefined;
-  return taken
-    ? refuse('already-taken', 'This weight was taken already. Lift it off, then put the next one on.')
-    : undefined;
 }
 
 /** Weighs meat out of the owner's own tub into the batch; no more than lies there. */
@@ -180,37 +167,19 @@ export const weighIngredient = defineUseCase<Ingredient, Done>({
   },
 });
 
-type Looks = {
-  readonly clientId: string;
-  readonly batchId: string;
-  readonly ingredient: string;
-  readonly name: string;
-  readonly secret: string;
-};
+type Looks = { readonly clientId: string; readonly batchId: string; readonly ingredient: string };
 
-/** Somebody else, by name and secret, has seen the weight of what brings nitrite. */
+/** Somebody else has seen the weight of what brings nitrite: the deed of whoever looks, at whichever station. */
 export const lookSecond = defineUseCase<Looks, Done>({
   name: 'lookSecond',
-  roles: GRINDERS,
+  roles: STAFF,
   writes: true,
-  input: Joi.object({
-    clientId,
-    batchId: id,
-    ingredient,
-    name: Joi.string().trim().max(60).required(),
-    secret: Joi.string().max(200).required(),
-  }),
+  input: Joi.object({ clientId, batchId: id, ingredient }),
   subject: ({ batchId, ingredient: name }) => `${batchId} ${name}`,
-  run: async (house, { clientId: requestId, batchId, ingredient: name, ...said }) => {
+  run: async (house, { clientId: requestId, batchId, ingredient: name }) => {
     const found = await batchIn(house, batchId);
     if (!found.ok) return found;
-    const user = await userByName(house.db, said.name);
-    if (!(await secretFits(said.secret, user?.secret ?? NOBODY)) || !user) {
-      return refuse('wrong', 'Name and secret do not fit together. Check both and try again.', 'secret');
-    }
-    const actor = { kind: 'staff', id: user.id, name: user.name, role: user.role } as const;
-    const deed: BatchDeed = { kind: 'second', ingredient: name };
-    return doTo({ ...house, actor }, found.value, { clientId: requestId, deed });
+    return doTo(house, found.value, { clientId: requestId, deed: { kind: 'second', ingredient: name } });
   },
 });
 

@@ -6,7 +6,6 @@ import { reconciliationOf } from '@/core/order/settling';
 import type { Role } from '@/data/people';
 import { ingredientsOf } from '@/core/trace/trace';
 import { bookProblems } from '@/data/ledger';
-import { DEMO_USERS } from '../demo/people';
 import { hogDocument, TestShop } from '../tests/testShop';
 import type { InputOf } from '../useCases';
 import type { BatchOfDay, GrindOfDay } from './grindView';
@@ -20,7 +19,7 @@ const LINES = [
 ];
 
 beforeEach(async () => {
-  shop = await TestShop.open('lb', DEMO_USERS);
+  shop = await TestShop.open();
   const sheet = {
     houseForTheRest: true,
     answers: { ham: [{ option: 'grind' }] },
@@ -82,9 +81,11 @@ async function seasoned(batchId: string, cut: string): Promise<void> {
   for (const { name, due, cures } of (await batchOf(cut)).standing.ingredients) {
     expect(await put(batchId, name, due)).toMatchObject({ ok: true });
     if (!cures) continue;
-    const { name: who, secret } = DEMO_USERS.find(({ role }) => role === 'wrapper')!;
-    const second = { clientId: randomUUID(), batchId, ingredient: name, name: who, secret };
-    const looked = await shop.ask('lookSecond', second, 'smoker');
+    const second = { clientId: randomUUID(), batchId, ingredient: name };
+    expect(await shop.ask('lookSecond', second, 'smoker')).toMatchObject({
+      message: expect.stringContaining('Ask somebody else'),
+    });
+    const looked = await shop.ask('lookSecond', { ...second, clientId: randomUUID() }, 'wrapper');
     expect(looked).toMatchObject({ ok: true });
   }
 }
@@ -164,6 +165,10 @@ describe('a batch of one household', () => {
     expect(await shop.ask('weighMeat', { ...meat, clientId: randomUUID() }, 'smoker')).toMatchObject({
       reason: 'already-taken',
     });
+    // Nor at the wrap table.
+    const purpose = { kind: 'package', from: 'share', lineKey: 'center-loin.0.0' } as const;
+    const pack = { clientId: randomUUID(), shareId, purpose, pieces: null, reading, sure: true };
+    expect(await shop.ask('weigh', pack)).toMatchObject({ reason: 'already-taken' });
     expect(await shop.ask('grindView', {}, 'wrapper')).toMatchObject({ ok: true });
     expect(await shop.ask('beginBatch', again, 'counter')).toMatchObject({ reason: 'not-allowed' });
   }, 60_000);

@@ -3,7 +3,7 @@ import { endSession, sessionsView, unlockName } from './sessions';
 import { changeRole, changeSecret, changeStanding, giveLevel, staffView, takeOn } from './staff';
 
 export { hashSecret, SHORTEST_SECRET } from './secrets';
-export { actorOf, signIn, signOut, type SignedIn } from './signIn';
+export { actorOf, proved, signIn, signOut, type SignedIn } from './signIn';
 
 export type { ListedStaff } from './staff';
 

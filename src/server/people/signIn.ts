@@ -27,16 +27,14 @@ export type Credentials = { readonly name: string; readonly secret: string; read
 export type SignedIn = { readonly token: string; readonly actor: Staff; readonly seconds: number };
 
 /**
- * Signs a person in. A try is counted before it is decided, in one transaction with the count, so that many at once
- * are no way past the limit.
- *
- * @returns a token for the cookie; only its hash is kept
+ * Who it is, by name and secret. A try is counted before it is decided, in one transaction with the count, so that many
+ * at once are no way past the limit.
  */
-export async function signIn(
+export async function proved(
   db: Database,
   { name, secret, address }: Credentials,
   now: Date,
-): Promise<Result<SignedIn, 'locked' | 'wrong'>> {
+): Promise<Result<Staff, 'locked' | 'wrong'>> {
   if (!(await mayTry(db, { name, address }, now))) {
     log().warn({ action: 'signIn', outcome: 'locked', name, address }, 'refused');
     const message = `Too many wrong tries. Wait ${REST_MINUTES} minutes, or ask the owner to unlock the name.`;
@@ -48,17 +46,37 @@ export async function signIn(
     log().warn({ action: 'signIn', outcome: 'wrong', name, address }, 'refused');
     return failure('wrong', 'Name and secret do not fit together. Check both and try again.', 'secret');
   }
+  await forgetAttempts(db, name, address);
+  return success({ kind: 'staff', id: user.id, name: user.name, role: user.role });
+}
+
+/**
+ * Signs a person in.
+ *
+ * @returns a token for the cookie; only its hash is kept
+ */
+export async function signIn(
+  db: Database,
+  credentials: Credentials,
+  now: Date,
+): Promise<Result<SignedIn, 'locked' | 'wrong'>> {
+  const who = await proved(db, credentials, now);
+  if (!who.ok) return who;
+  const actor = who.value;
   const token = randomBytes(32).toString('base64url');
   const at = now.toISOString();
   await db.transaction(async (trx) => {
-    await forgetAttempts(trx, name, address);
     const expiresAt = new Date(now.getTime() + SESSION_HOURS * 3_600_000).toISOString();
-    const session = { tokenHash: tokenHash(token), id: randomUUID(), userId: user.id, address };
+    const session = {
+      tokenHash: tokenHash(token),
+      id: randomUUID(),
+      userId: actor.id,
+      address: credentials.address,
+    };
     await openSession(trx, { ...session, startedAt: at, expiresAt });
-    const line = { actor: user.id, role: user.role, action: 'signIn', outcome: 'done', subject: null };
+    const line = { actor: actor.id, role: actor.role, action: 'signIn', outcome: 'done', subject: null };
     await writeAudit(trx, { at, ...line });
   });
-  const actor: Staff = { kind: 'staff', id: user.id, name: user.name, role: user.role };
   return success({ token, actor, seconds: SESSION_HOURS * 3600 });
 }
 

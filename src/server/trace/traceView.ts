@@ -19,6 +19,8 @@ import { defineUseCase, OFFICE, type House } from '../house/useCase';
 export type TraceView = {
   readonly words: string;
   readonly unit: WeighingUnit;
+  /** By whose clock times are shown. */
+  readonly zone: string;
   /** ISO 8601, UTC. */
   readonly readAt: string;
   readonly found: Traced | null;
@@ -45,8 +47,8 @@ export const traceView = defineUseCase<{ words: string }, TraceView>({
   writes: false,
   input: Joi.object({ words: Joi.string().trim().max(300).allow('').default('') }),
   run: async (house, { words }) => {
-    const { unit } = await readShop(house.db);
-    const shown = { words, unit, readAt: instant(house.now) };
+    const { unit, zone } = await readShop(house.db);
+    const shown = { words, unit, zone, readAt: instant(house.now) };
     if (words === '') return success({ ...shown, found: null });
     const found =
       (await packSaid(house, words)) ?? (await tagSaid(house, words)) ?? (await lotSaid(house, words));

@@ -1,5 +1,7 @@
 import Joi from 'joi';
 import type { ScaleUnit, SignedReading } from '@/core/scale/reading';
+import { isBatchLoad } from '@/data/grind';
+import { weighingOfLoad } from '@/data/wrap';
 import { thousandths, words } from '../house/fields';
 import { refuse, type Refusal } from '../house/reasons';
 import { isBelievable } from '../house/takenAt';
@@ -43,6 +45,14 @@ export function readingProblem(house: House, reading: SignedReading, unit: Scale
     );
   }
   return stateProblem(reading, unit);
+}
+
+/** What lies on a scale is taken once, into a pack or into a batch, at whichever table. */
+export async function takenBefore({ db }: House, reading: SignedReading): Promise<Refusal | undefined> {
+  const taken = await weighingOfLoad(db, reading);
+  if (!taken && !(await isBatchLoad(db, reading))) return undefined;
+  const what = taken ? taken.cut : 'a part of a batch';
+  return refuse('already-taken', `This weight was taken as ${what}. Lift it off, then put the next one on.`);
 }
 
 function stateProblem(reading: SignedReading, unit: ScaleUnit): Refusal | undefined {

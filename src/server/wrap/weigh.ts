@@ -6,13 +6,12 @@ import type { Weighing, WeighingId } from '@/core/order/work';
 import { success, type Result } from '@/core/quantity/result';
 import { convertUnits, weight } from '@/core/quantity/weight';
 import type { SignedReading } from '@/core/scale/reading';
-import { weighingOfLoad } from '@/data/wrap';
 import { clientId, id, sure } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { cutFileOf } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { impossible, oddity } from './limits';
-import { readingProblem, readingSchema, typedSchema, type TypedWeight } from './reading';
+import { readingProblem, readingSchema, takenBefore, typedSchema, type TypedWeight } from './reading';
 import { namedBy, take, type Load, type Taken, outOfItsBatch } from './take';
 
 type WeighInput = {
@@ -130,13 +129,7 @@ async function loadProblem(
       ? undefined
       : refuse('tare-too-big', 'The tare is as heavy as the weight. Check it.', 'typed.tare');
   }
-  const problem = readingProblem(house, input.reading, shop.unit);
-  if (problem) return problem;
-  const taken = await weighingOfLoad(house.db, input.reading);
-  return (
-    taken &&
-    refuse('already-taken', `This weight was taken as ${taken.cut}. Lift it off, then put the next one on.`)
-  );
+  return readingProblem(house, input.reading, shop.unit) ?? takenBefore(house, input.reading);
 }
 
 /** @param takenOff - of what the scale shows, beside its own tare; thousandths */

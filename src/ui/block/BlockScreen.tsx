@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { useState } from 'react';
 import type { BlockView } from '@/server/block';
+import { FloorHeader } from '../kit/FloorHeader';
 import { useKey, useScope } from '../kit/keys/useKey';
 import { useWho } from '../kit/Who';
 import { TypedWeight } from '../wrap/TypedWeight';
@@ -100,14 +100,21 @@ function BlockHeader({ block: { view, unsent, away, hold, acknowledge } }: { blo
   const { name } = useWho();
   const mine = view.hands.find(({ id }) => id === view.hand)!;
   return (
-    <header className={styles.header}>
-      <Link href="/block" className={styles.home} aria-label="Back to the rail">
-        ‹
-      </Link>
-      <h1>{view.name}</h1>
-      <span className={styles.about}>
-        {mine.words}, {view.about}
-      </span>
+    <FloorHeader
+      back="/block"
+      name={view.name}
+      about={
+        <>
+          {mine.words}, {view.about}
+        </>
+      }
+      who={view.mayCut ? `${name} cuts` : `${name} looks on`}
+      saved={
+        <span className={unsent > 0 ? styles.unsaved : styles.saved} role="status" data-pending={unsent}>
+          {unsent === 0 ? 'all saved' : away ? `${unsent} not sent, safe here` : 'saving'}
+        </span>
+      }
+    >
       {view.words !== '' && (
         <button type="button" className={view.isRead ? styles.wordsRead : styles.words} onClick={acknowledge}>
           <b>“{view.words}”</b> {view.readBy.length > 0 && `read, ${view.readBy.join(', ')}`}
@@ -122,11 +129,7 @@ function BlockHeader({ block: { view, unsent, away, hold, acknowledge } }: { blo
           ))}
         </span>
       )}
-      <span className={styles.who}>{view.mayCut ? `${name} cuts` : `${name} looks on`}</span>
-      <span className={unsent > 0 ? styles.unsaved : styles.saved} role="status" data-pending={unsent}>
-        {unsent === 0 ? 'all saved' : away ? `${unsent} not sent, safe here` : 'saving'}
-      </span>
-    </header>
+    </FloorHeader>
   );
 }
 

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import type { GrindOfDay, GrindView } from '@/server/grind';
+import { FloorHeader } from '../kit/FloorHeader';
 import { useKey, useScope } from '../kit/keys/useKey';
 import { useWho } from '../kit/Who';
 import { DayRail } from './DayRail';
@@ -88,19 +89,17 @@ function Header({ job, view }: { job: GrindOfDay; view: GrindView }) {
   const { name } = useWho();
   const over = view.jobs.filter(({ batch }) => batch?.standing.isClosed).length;
   return (
-    <header className={styles.header}>
-      <Link href="/wrap" className={styles.home} aria-label="Back to the rail">
-        ‹
-      </Link>
-      <h1>{job.name.split(',')[0]}</h1>
-      <span className={styles.about}>
-        {job.part}, {job.species} {job.tag}, {job.farm}
-      </span>
-      <span className={styles.who}>
-        <b>{over}</b> of <b>{view.jobs.length}</b> done today, {view.day.minutes} min of washing. {name}{' '}
-        grinds
-      </span>
-    </header>
+    <FloorHeader
+      back="/wrap"
+      name={job.name.split(',')[0]!}
+      about={`${job.part}, ${job.species} ${job.tag}, ${job.farm}`}
+      who={
+        <>
+          <b>{over}</b> of <b>{view.jobs.length}</b> done today, {view.day.minutes} min of washing. {name}{' '}
+          grinds
+        </>
+      }
+    />
   );
 }
 

@@ -1,3 +1,4 @@
+import { gramsShown } from '@/core/grindroom/batch';
 import type { Weight } from '@/core/quantity/weight';
 import type { GrindOfDay } from '@/server/grind';
 import { IngredientOnScale, MeatOnScale } from './OnScale';
@@ -21,7 +22,7 @@ export function NextPanel({ grinder: { scale, view, lotOf }, job, act }: Props) 
       <h2>{act.does === 'look' ? act.due.name : job.recipe}</h2>
       {act.does === 'look' && batch && (
         <p className={styles.figure}>
-          {((act.due.weighed ?? 0) / 10).toFixed(1)} <small>g</small>
+          {gramsShown(act.due.weighed ?? 0)} <small>g</small>
         </p>
       )}
       {batch?.standing.ppm != null && <p>{ppmWords(batch)}</p>}

@@ -1,5 +1,6 @@
 'use client';
 
+import { gramsShown } from '@/core/grindroom/batch';
 import { formatWeight } from '@/core/quantity/weight';
 import { Choose } from '../wrap/Choose';
 import { TypedWeight } from '../wrap/TypedWeight';
@@ -94,7 +95,7 @@ export function Overlays({ grinder, over, onClose: close }: Props) {
         <SecondLook
           batchId={batch.id}
           ingredient={act.due.name}
-          about={`${((act.due.weighed ?? 0) / 10).toFixed(1)} g of ${act.due.name} for ${formatWeight(batch.standing.meat, view.unit)} ${view.unit} of meat: ${ppmWords(batch)}.`}
+          about={`${gramsShown(act.due.weighed ?? 0)} g of ${act.due.name} for ${formatWeight(batch.standing.meat, view.unit)} ${view.unit} of meat: ${ppmWords(batch)}.`}
           onClose={close}
           onLooked={() => {
             close();

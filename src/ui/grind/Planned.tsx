@@ -1,3 +1,4 @@
+import { gramsShown } from '@/core/grindroom/batch';
 import { formatWeight } from '@/core/quantity/weight';
 import type { GrindOfDay, GrindView } from '@/server/grind';
 import styles from './RecipeTable.module.css';
@@ -23,7 +24,7 @@ export function Planned({ job, view: { unit } }: { job: GrindOfDay; view: GrindV
             {job.due.map(({ name, tenths }) => (
               <tr key={name}>
                 <td>{name}</td>
-                <td className="num">{(tenths / 10).toFixed(1)}</td>
+                <td className="num">{gramsShown(tenths)}</td>
               </tr>
             ))}
           </tbody>

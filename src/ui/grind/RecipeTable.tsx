@@ -1,3 +1,4 @@
+import { gramsShown } from '@/core/grindroom/batch';
 import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { BatchOfDay, GrindOfDay } from '@/server/grind';
 import styles from './RecipeTable.module.css';
@@ -11,8 +12,6 @@ type Props = {
   at: string;
   onChoose: (name: string) => void;
 };
-
-const grams = (tenths: number) => (tenths / 10).toFixed(1);
 
 /** The recipe scaled to the meat: what is due and what was weighed, ingredient by ingredient. */
 export function RecipeTable({ job, batch: { standing, lot }, unit, people, at, onChoose }: Props) {
@@ -40,7 +39,7 @@ export function RecipeTable({ job, batch: { standing, lot }, unit, people, at, o
                   <button
                     type="button"
                     onClick={() => onChoose(name)}
-                    title={`${grams(low)} to ${grams(high)} g`}
+                    title={`${gramsShown(low)} to ${gramsShown(high)} g`}
                   >
                     <kbd>{index + 1}</kbd> {name}
                   </button>
@@ -52,8 +51,8 @@ export function RecipeTable({ job, batch: { standing, lot }, unit, people, at, o
                     </small>
                   )}
                 </td>
-                <td className="num">{grams(due)}</td>
-                <td className="num">{weighed === null ? <i /> : <b>{grams(weighed)}</b>}</td>
+                <td className="num">{gramsShown(due)}</td>
+                <td className="num">{weighed === null ? <i /> : <b>{gramsShown(weighed)}</b>}</td>
               </tr>
             ))}
           </tbody>

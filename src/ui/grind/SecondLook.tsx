@@ -1,8 +1,10 @@
 'use client';
 
 import { Button, Form, Input } from 'antd';
+import { useState } from 'react';
 import { Dialog } from '../kit/Dialog';
-import { useAsk } from '../kit/useAsk';
+import { lookAsSecond, newClientId } from '../kit/act';
+import { useRefreshLive } from '../kit/live/useLive';
 
 type Props = {
   batchId: string;
@@ -15,22 +17,29 @@ type Props = {
 
 /** A second person looks at what brings nitrite, and signs with name and secret; whoever weighed it is refused. */
 export function SecondLook({ batchId, ingredient, about, onClose, onLooked }: Props) {
-  const look = useAsk('lookSecond');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState(false);
+  const [clientId] = useState(newClientId);
+  const refresh = useRefreshLive();
   async function sign(said: { name: string; secret: string }) {
-    const answer = await look.ask({ batchId, ingredient, ...said });
-    if (answer.ok) onLooked();
+    setBusy(true);
+    const answer = await lookAsSecond({ clientId, batchId, ingredient }, said);
+    setBusy(false);
+    if (!answer.ok) return setProblem(answer.message);
+    refresh();
+    onLooked();
   }
   return (
     <Dialog
       title={`A second person looks at the ${ingredient}`}
       onClose={onClose}
       around={(dialog) => (
-        <Form layout="vertical" disabled={look.busy} onFinish={(said) => void sign(said)}>
+        <Form layout="vertical" disabled={busy} onFinish={(said) => void sign(said)}>
           {dialog}
         </Form>
       )}
       footer={
-        <Button type="primary" htmlType="submit" loading={look.busy} data-main>
+        <Button type="primary" htmlType="submit" loading={busy} data-main>
           I have looked
         </Button>
       }
@@ -42,7 +51,7 @@ export function SecondLook({ batchId, ingredient, about, onClose, onLooked }: Pr
       <Form.Item
         name="secret"
         label="Your secret"
-        {...(look.refusal ? { validateStatus: 'error' as const, help: look.refusal.message } : {})}
+        {...(problem ? { validateStatus: 'error' as const, help: problem } : {})}
         rules={[{ required: true, message: 'Type your secret.' }]}
       >
         <Input.Password autoComplete="off" />

@@ -101,6 +101,14 @@ async function* linesOf(response: Response): AsyncGenerator<string> {
   if (rest !== '') yield rest;
 }
 
+/** A second person says yes at somebody's station, by name and secret: it is their own deed. */
+export function lookAsSecond(
+  input: InputOf<'lookSecond'>,
+  who: { readonly name: string; readonly secret: string },
+): Promise<Answer<OutputOf<'lookSecond'>>> {
+  return postTo('/api/second-look', { ...input, ...who }, { offline: OFFLINE, noAnswer: NO_ANSWER });
+}
+
 /** Posts to the house; a lost network and a house that hangs are refusals like any other, in these words. */
 export async function postTo<Output>(path: string, input: unknown, words: Words): Promise<Answer<Output>> {
   return answered(words, async () => {

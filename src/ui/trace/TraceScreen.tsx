@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { counted } from '@/core/quantity/counted';
 import { formatWeight } from '@/core/quantity/weight';
+import { momentWords } from '@/core/time/shopTime';
 import type { BackStep } from '@/core/trace/trace';
 import type { Traced, TraceView } from '@/server/trace';
 import { Failed, Nothing } from '../kit/States';
@@ -63,7 +64,7 @@ export function TraceScreen({
 }
 
 function Found({ found, view }: { found: Traced; view: TraceView }) {
-  const { unit, readAt } = view;
+  const { unit, zone, readAt } = view;
   const { title, gone, back, reached, packs, weight } = found;
   return (
     <>
@@ -73,7 +74,7 @@ function Found({ found, view }: { found: Traced; view: TraceView }) {
       )}
       <p className="quiet">
         {counted(packs, 'pack')}, {formatWeight(weight, unit)} {unit}, {counted(reached.length, 'household')}
-        {found.kind === 'pack' && ', of the same animal'}. Read {readAt.slice(0, 19).replace('T', ' ')} UTC.
+        {found.kind === 'pack' && ', of the same animal'}. Read {momentWords(zone, readAt)}.
       </p>
       <div className={back.length > 0 ? styles.columns : undefined}>
         {back.length > 0 && (
@@ -86,9 +87,7 @@ function Found({ found, view }: { found: Traced; view: TraceView }) {
                   <span>
                     {said}
                     <small>
-                      {[at ? at.slice(0, 16).replace('T', ' ') : '', by.join(' and ')]
-                        .filter(Boolean)
-                        .join(', ')}
+                      {[at ? momentWords(zone, at) : '', by.join(' and ')].filter(Boolean).join(', ')}
                     </small>
                   </span>
                 </li>

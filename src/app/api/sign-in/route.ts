@@ -1,15 +1,10 @@
-import Joi from 'joi';
 import { cookies } from 'next/headers';
 import { SESSION_COOKIE } from '@/app/door';
+import { credentials } from '@/app/credentials';
 import { addressOf, isSecure, readBody, statusOf } from '@/app/http';
 import { checkShape } from '@/core/shape/checkShape';
 import { usualSurroundings } from '@/server/house/surroundings';
 import { signIn } from '@/server/people';
-
-const credentials = Joi.object<{ name: string; secret: string }>({
-  name: Joi.string().trim().max(60).required(),
-  secret: Joi.string().max(200).required(),
-});
 
 /** Opens a session; the cookie cannot be read by scripts nor sent from other sites. */
 export async function POST(request: Request): Promise<Response> {
