@@ -10,6 +10,7 @@ import { useFloorView } from '../offline/useFloorView';
 import type { Typed } from '../wrap/TypedWeight';
 import { useNotice } from '../wrap/useNotice';
 import { useScale } from '../wrap/useScale';
+import { whyNoReading } from '../wrap/whyNotTaken';
 
 /** What comes next for the batch in hand. */
 export type NextAct =
@@ -78,12 +79,8 @@ export function useGrind(first: GrindView) {
   function weigh(typed?: Typed, otherwise = ''): Promise<void> | void {
     const batchId = job?.batch?.id;
     if (!act || !batchId) return;
-    if (!typed && scale.reading?.state !== 'steady') {
-      return say(
-        'refused',
-        scale.reading ? 'Wait for steady.' : 'The scale does not answer. Check its cable.',
-      );
-    }
+    const why = typed ? undefined : whyNoReading(scale.reading);
+    if (why) return say('refused', why);
     if (act.does === 'meat') {
       setWantsMeat(false);
       return told(meat.ask({ batchId, ...weighed(typed) }), 'Meat weighed in');
@@ -130,7 +127,8 @@ export function useGrind(first: GrindView) {
       setWantsMeat(false);
       clear();
     },
-    choose: setChosen,
+    // Before the meat is in nothing is due yet.
+    choose: (name: string) => job?.batch && job.batch.standing.meat > 0 && setChosen(name),
     lotOf,
     sayLot: (name: string, lot: string) => setSaidLots({ ...saidLots, [name]: lot }),
     moreMeat: () => setWantsMeat(!wantsMeat),

@@ -5,6 +5,11 @@ import type { Target } from './targets';
 export function whyNotTaken(target: Target | undefined, reading: ScaleReading | null): string | undefined {
   if (!target) return 'Choose what is on the scale.';
   if (target.waits !== '') return `${target.title}: ${target.waits}.`;
+  return whyNoReading(reading);
+}
+
+/** Why what a scale says is no weight yet, in words; undefined when it is. */
+export function whyNoReading(reading: ScaleReading | null): string | undefined {
   if (!reading) return 'The scale does not answer. Check its cable.';
   switch (reading.state) {
     case 'moving':
