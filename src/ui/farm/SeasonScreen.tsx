@@ -163,6 +163,7 @@ function Cuts({ of, unit, farmId }: Omit<SpeciesProps, 'year'>) {
             key={cut.cut}
             cut={cut}
             most={year.shares}
+            unit={unit}
             asked={{ personId: farmId, species: of.species }}
             said={remembered.find((each) => each.cut === cut.cut)}
           />
@@ -175,11 +176,12 @@ function Cuts({ of, unit, farmId }: Omit<SpeciesProps, 'year'>) {
 type CutProps = {
   cut: FarmCut;
   most: number;
+  unit: WeighingUnit;
   asked: { personId: PersonId; species: string };
   said: Remembered | undefined;
 };
 
-function Cut({ cut, most, asked, said }: CutProps) {
+function Cut({ cut, most, unit, asked, said }: CutProps) {
   const { ask, refusal } = useAsk('noteSeason');
   const [pace, setPace] = useState<Pace | ''>(said?.pace ?? '');
   const [note, setNote] = useState(said?.note ?? '');
@@ -191,12 +193,16 @@ function Cut({ cut, most, asked, said }: CutProps) {
         <DestinationMark destination={cut.destination} /> {cut.cut}
         <Note failure={refusal} />
       </td>
-      <td className="num">
+      <td className="num" data-label="shares">
         <span className={styles.part} style={{ width: `${(64 * cut.shares) / most}px` }} aria-hidden />
         {cut.shares}
       </td>
-      <td className="num">{cut.packs}</td>
-      <td className="num">{formatWeight(cut.weight, 1)}</td>
+      <td className="num" data-label="packs">
+        {cut.packs}
+      </td>
+      <td className="num" data-label={unit}>
+        {formatWeight(cut.weight, 1)}
+      </td>
       <td>
         <Segmented
           size="small"
