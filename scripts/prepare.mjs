@@ -153,6 +153,7 @@ const DEVICES = [
   'FRACTUM_PRINTER',
   'FRACTUM_PROBE',
   'FRACTUM_SPICE_SCALE',
+  'FRACTUM_SMOKE_LOGGER',
 ];
 
 /** Whether the shop has named devices of its own. */

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { assembleCatalogue, type Catalogue, type CatalogueFiles } from '@/core/catalogue/catalogue';
 
-/** Where species are data: `species/<id>/*.json`, `variants.json`, `items.json`, `ingredients.json`; FRACTUM_SPECIES. */
+/** Where species are data: `species/<id>/*.json`, `variants.json`, `items.json`, `ingredients.json`, `curing.json`; FRACTUM_SPECIES. */
 export function catalogueFolder(): string {
   return resolve(/* turbopackIgnore: true */ process.env.FRACTUM_SPECIES ?? 'species');
 }
@@ -33,6 +33,7 @@ export function readCatalogue(folder: string = catalogueFolder()): Catalogue {
     ),
     variants: json('variants.json') as CatalogueFiles['variants'],
     ingredients: json('ingredients.json') as CatalogueFiles['ingredients'],
+    curing: json('curing.json') as CatalogueFiles['curing'],
     items: json('items.json') as CatalogueFiles['items'],
   };
   return assembleCatalogue(hash.digest('hex').slice(0, 12), files);

@@ -19,7 +19,7 @@ document.querySelectorAll('[data-toggle]').forEach((b)=>b.onclick=()=>{const on=
 function page(title: string, body: string, script: string): string {
   return `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${title}</title>
 <meta name="viewport" content="width=device-width, initial-scale=1"><style>${STYLE}</style></head><body>
-<nav><a href="/">Bench scale</a><a href="/rail/">Rail scale</a><a href="/printer/">Label printer</a><a href="/probe/">Probe</a></nav>
+<nav><a href="/">Bench scale</a><a href="/rail/">Rail scale</a><a href="/spice/">Seasoning scale</a><a href="/printer/">Label printer</a><a href="/probe/">Probe</a><a href="/logger/">Smokehouse logger</a></nav>
 <h1>${title}</h1>${body}<script>${SCRIPT}${script}</script></body></html>`;
 }
 
@@ -63,5 +63,30 @@ export function probePanel(scale: 'C' | 'F'): string {
 <form id="put" class="row"><label for="w">In meat of, °${scale}</label><input id="w" inputmode="decimal" size="7" value="38"><button>Put it in</button></form>`,
     `$('put').onsubmit=(e)=>{e.preventDefault();send('stick',{degrees:Number($('w').value)})};
 setInterval(async()=>{const r=await (await fetch('state')).json();$('net').textContent=(r.tenths/10).toFixed(1)+' °'+r.scale;$('state').textContent=r.steady?'steady':'moving';$('state').className=r.steady?'':'moving'},300);`,
+  );
+}
+
+const CURVE_WORDS = {
+  kept: 'Keeps the plan',
+  slow: 'Cools too slowly',
+  cool: 'Never gets hot enough',
+} as const;
+
+export function loggerPanel(): string {
+  return page(
+    'Simulated logger of the smokehouse',
+    `<div id="net">–</div><div id="state"></div>
+<div class="row">${Object.entries(CURVE_WORDS)
+      .map(([id, words]) => `<button type="button" data-curve="${id}">${words}</button>`)
+      .join('')}</div>
+<div class="row">${[1, 60, 600, 6000]
+      .map((times) => `<button type="button" data-speed="${times}">${times} times as fast</button>`)
+      .join('')}${toggle('silent', 'Silent')}</div>`,
+    `document.querySelectorAll('[data-curve]').forEach((b)=>b.onclick=()=>send('curve',{curve:b.dataset.curve}));
+document.querySelectorAll('[data-speed]').forEach((b)=>b.onclick=()=>send('speed',{speed:Number(b.dataset.speed)}));
+setInterval(async()=>{const s=await (await fetch('state')).json();$('net').textContent=s.degrees===null?'–':s.degrees.toFixed(1)+' °F';
+$('state').textContent=(s.minute===null?'no load lit yet':'minute '+s.minute)+', '+s.curve+', '+s.speed+' times'+(s.silent?', silent':'');
+for(const b of document.querySelectorAll('[data-curve]'))b.setAttribute('aria-pressed',b.dataset.curve===s.curve);
+for(const b of document.querySelectorAll('[data-speed]'))b.setAttribute('aria-pressed',Number(b.dataset.speed)===s.speed)},500);`,
   );
 }

@@ -2,15 +2,16 @@ import { readFile } from 'node:fs/promises';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import type { AddressInfo, Server } from 'node:net';
 import { join } from 'node:path';
-import { printerPanel, probePanel, scalePanel } from './panels';
+import { loggerPanel, printerPanel, probePanel, scalePanel } from './panels';
 import { SimulatedPrinter } from './printer/simulatedPrinter';
+import { SimulatedLogger } from './probe/simulatedLogger';
 import { SimulatedProbe } from './probe/simulatedProbe';
 import { SimulatedScale } from './scale/simulatedScale';
 
 /**
  * The devices that ship with the app, in a process of their own: the panels of all of them over HTTP on FRACTUM_STAND_INS
- * (a port), and on the five ports above it bench scale, rail scale, label printer, probe and seasoning scale as a network converter
- * would offer them. FRACTUM_STAND_INS=0 takes any free ports and says which.
+ * (a port), and on the six ports above it bench scale, rail scale, label printer, probe, seasoning scale and the logger of the
+ * smokehouse as a network converter would offer them. FRACTUM_STAND_INS=0 takes any free ports and says which.
  */
 
 /** A post of more than this is nothing that a hand does. */
@@ -26,6 +27,7 @@ const scales = {
 };
 const printer = new SimulatedPrinter(join(process.env.FRACTUM_DATA ?? '.', 'labels'));
 const probe = new SimulatedProbe(degrees);
+const logger = new SimulatedLogger();
 
 async function readPost(request: IncomingMessage): Promise<Record<string, unknown>> {
   let text = '';
@@ -57,6 +59,7 @@ function handAt(device: string, does: string, body: Record<string, unknown>): st
   const scale = scaleNamed(device);
   if (scale && ['place', 'shake', 'noise', 'unplug', 'tare'].includes(does)) return scale.hand(does, body);
   if (device === 'printer' && ['roll', 'jam', 'open'].includes(does)) return printer.hand(does, body);
+  if (device === 'logger' && ['curve', 'speed', 'silent'].includes(does)) return logger.hand(does, body);
   if (device === 'probe' && does === 'stick') return probe.stick(Number(body.degrees));
   return NOT_HERE;
 }
@@ -85,18 +88,21 @@ async function show(
   else if (page === 'spice/') html(response, scalePanel('Simulated seasoning scale'));
   else if (page === 'printer/') html(response, printerPanel());
   else if (page === 'probe/') html(response, probePanel(degrees));
+  else if (page === 'logger/') html(response, loggerPanel());
   else if (page === '/readings') streamReadings(scales.bench, request, response);
   else if (page === 'rail/readings') streamReadings(scales.rail, request, response);
   else if (page === 'spice/readings') streamReadings(scales.spice, request, response);
   else if (page === 'printer/state') json(response, printer.state());
   else if (page === 'probe/state') json(response, probe.reading());
+  else if (page === 'logger/state') json(response, logger.state());
   else return false;
   return true;
 }
 
 async function answer(request: IncomingMessage, response: ServerResponse): Promise<void> {
   const { pathname } = new URL(request.url ?? '/', 'http://devices');
-  const [, device = '', what = ''] = /^\/(?:(rail|spice|printer|probe)\/)?([\w./-]*)$/.exec(pathname) ?? [];
+  const [, device = '', what = ''] =
+    /^\/(?:(rail|spice|printer|probe|logger)\/)?([\w./-]*)$/.exec(pathname) ?? [];
   if (request.method === 'GET') {
     if (!(await show(device, what, request, response))) response.writeHead(404).end('No such page.');
     return;
@@ -128,6 +134,7 @@ const servers: readonly [string, Server][] = [
   ['printer', printer.server],
   ['probe', probe.server],
   ['spice', scales.spice.server],
+  ['logger', logger.server],
 ];
 const ports = await Promise.all(servers.map(([, server], at) => listen(server, at)));
 process.stdout.write(`Stand-ins: ${servers.map(([name], at) => `${name} ${ports[at]}`).join(', ')}\n`);

@@ -9,6 +9,7 @@ import { people } from './people';
 import { rail } from './rail';
 import { settle } from './settle';
 import { sheet } from './sheet';
+import { smoke } from './smoke';
 import { shop } from './shop';
 import { ticket } from './ticket';
 import { today } from './today';
@@ -24,6 +25,7 @@ export const USE_CASES = {
   ...block,
   ...wrap,
   ...grind,
+  ...smoke,
   ...trace,
   ...settle,
   ...rail,

@@ -1,3 +1,5 @@
+import type { CureRecipe } from '../curing/cureRecipe';
+import type { SmokePlan } from '../smokehouse/plan';
 import { pantryOf, recipeOf, type Pantry } from '../species/recipe';
 import type { Ingredient, Species } from '../species/types';
 import { variantOf, type Variant } from './variant';
@@ -10,6 +12,13 @@ export type Catalogue = {
   readonly species: readonly Species[];
   /** What goes into recipes. */
   readonly ingredients: readonly Ingredient[];
+  readonly curing: Curing;
+};
+
+/** How pieces are cured, and by which plans they are smoked. */
+export type Curing = {
+  readonly recipes: readonly CureRecipe[];
+  readonly plans: readonly SmokePlan[];
 };
 
 /** The data files of a catalogue, parsed but not yet put together. */
@@ -18,6 +27,7 @@ export type CatalogueFiles = {
   readonly species: readonly (readonly object[])[];
   readonly variants: readonly Variant[];
   readonly ingredients: readonly Ingredient[];
+  readonly curing: Curing;
   /** The shop's item numbers by species; a number once given is never given to another thing. */
   readonly items: Readonly<Record<string, Readonly<Record<string, number>>>>;
 };
@@ -41,6 +51,7 @@ export function assembleCatalogue(version: string, files: CatalogueFiles): Catal
   return {
     version,
     ingredients: files.ingredients,
+    curing: files.curing,
     species: [...full, ...variants].map((species) => ({ ...species, items: files.items[species.id] ?? {} })),
   };
 }

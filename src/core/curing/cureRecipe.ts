@@ -9,12 +9,14 @@ export const ERYTHORBATE_PPM = 550;
 const ERYTHORBATE = 'erythorbate';
 
 /**
- * How a shop cures a piece. A brine is written to a hundred pounds of it, water included; a rub to a hundred pounds of
- * green meat.
+ * How a shop cures a piece. A brine is written to a hundred pounds of it, water included; a rub or a marinade to a
+ * hundred pounds of green meat.
  */
 export type CureRecipe = {
   readonly id: string;
   readonly name: string;
+  /** What sheets call what it does: `cured`, `natural`, `dry`. */
+  readonly for: readonly string[];
   readonly of: CureClass;
   readonly method: CureMethod;
   /** Immersed to the end, until meat and brine come level: another recipe than by pick-up, and reckoned otherwise. */
@@ -25,6 +27,21 @@ export type CureRecipe = {
   readonly brinePerMeat?: number;
   readonly parts: readonly RecipePart[];
 };
+
+/** Whether a recipe is weighed to the green meat, and not to a brine. */
+export function isToMeat({ method }: Pick<CureRecipe, 'method'>): boolean {
+  return method === 'dry' || method === 'overnight';
+}
+
+/** Whether a recipe is weighed before and after brine goes in. */
+export function isPumped({ method }: Pick<CureRecipe, 'method'>): boolean {
+  return method === 'pumped' || method === 'pumped-covered';
+}
+
+/** Whether it is mixed for one piece, by its weight; any other brine serves as many as it suffices for. */
+export function isForOne(recipe: Pick<CureRecipe, 'method' | 'level'>): boolean {
+  return isToMeat(recipe) || recipe.level === true;
+}
 
 /** Ingoing nitrite of a piece, ppm, where so much brine went in. */
 export function ppmOf(recipe: CureRecipe, pantry: Pantry, takesPct: number = recipe.takesPct): number {
@@ -44,7 +61,7 @@ function ingoing(
   takesPct: number,
 ): number {
   const pure = { cure: inHundred, nitriteShare: 1 };
-  if (method === 'dry') return ingoingPpm(pure, 100);
+  if (isToMeat({ method })) return ingoingPpm(pure, 100);
   if (level)
     return equilibriumPpm(
       { cure: inHundred * brinePerMeat, nitriteShare: 1 },
@@ -89,4 +106,9 @@ export function checkCure(
         ? ['No nitrite: keep it frozen, and never cool it by the plan of cured meat.']
         : [];
   return { refused, warned };
+}
+
+/** What a cure brings into a piece, the heaviest first. */
+export function inCureOrder({ parts }: CureRecipe): string[] {
+  return [...parts].sort((a, b) => b.lb - a.lb).map(({ ingredient }) => ingredient);
 }

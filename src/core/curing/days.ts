@@ -1,6 +1,14 @@
-/** How a piece is cured. Natural sources bring nitrite as well; `none` is salt and smoke alone. */
-export const CURE_METHODS = ['dry', 'immersed', 'pumped-covered', 'pumped'] as const;
+/** How a piece is cured; strips and slices lie overnight, however thick. Natural sources bring nitrite as well. */
+export const CURE_METHODS = ['dry', 'immersed', 'pumped-covered', 'pumped', 'overnight'] as const;
 export type CureMethod = (typeof CURE_METHODS)[number];
+
+export const CURE_METHOD_WORDS: Readonly<Record<CureMethod, string>> = {
+  dry: 'dry',
+  immersed: 'immersed',
+  'pumped-covered': 'pumped and covered',
+  pumped: 'pumped',
+  overnight: 'overnight',
+};
 
 /** Figures of the trade: seven days to the inch, salt enters from both faces, and two days to be sure. */
 const [DAYS_PER_INCH, SAFETY_DAYS] = [7, 2];
@@ -20,6 +28,7 @@ export const THICKNESS_IN = { least: 1, most: 6 } as const;
  * @example cureDays('pumped', 5) // => 5
  */
 export function cureDays(method: CureMethod, thicknessIn: number): number {
+  if (method === 'overnight') return 1;
   if (!(thicknessIn >= THICKNESS_IN.least && thicknessIn <= THICKNESS_IN.most)) {
     throw new RangeError(
       `"thicknessIn" expected ${THICKNESS_IN.least} to ${THICKNESS_IN.most} in, got ${thicknessIn}`,

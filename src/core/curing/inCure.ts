@@ -1,9 +1,11 @@
 import type { Pantry } from '../species/recipe';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
-import { daysAfter, type Day } from '../time/shopTime';
+import type { ShareId } from '../order/animal';
+import type { Origin, WeighingId } from '../order/work';
+import { daysAfter, type Day, type Instant } from '../time/shopTime';
 import { cureDays } from './days';
 import { limitOf, verdictOf, type NitriteRules, type NitriteVerdict } from './limits';
-import { ppmOf, type CureRecipe } from './cureRecipe';
+import { isPumped, ppmOf, type CureRecipe } from './cureRecipe';
 import { pumpOf } from './weights';
 
 /** A piece that goes into its cure. */
@@ -18,11 +20,47 @@ export type CuredPiece = {
 
 /** What is done to a piece in its cure, in the order in which it is. */
 export type CureDeed =
-  | { readonly kind: 'pumped' | 'drained'; readonly net: Weight }
+  | { readonly kind: 'pumped' | 'drained'; readonly net: Weight; readonly on?: OnScale }
   | { readonly kind: 'turned'; readonly day: Day }
   | { readonly kind: 'moved'; readonly place: string }
   | { readonly kind: 'out'; readonly day: Day }
-  | { readonly kind: 'held' | 'released'; readonly reason: string };
+  | { readonly kind: 'held' | 'released'; readonly reason: string }
+  | { readonly kind: 'noted'; readonly words: string };
+
+/** What said a weight. */
+export type OnScale = {
+  readonly scaleId: string;
+  readonly loadId: string;
+  readonly origin: Origin;
+  /** Why it is typed; empty where a scale said it. */
+  readonly remark: string;
+};
+
+export type CureEvent = CureDeed & { readonly id: string; readonly at: Instant; readonly actorId: string };
+
+/** A piece in its cure: what was weighed green, by which recipe, and the mix it lies in. */
+export type Cure = CuredPiece & {
+  readonly id: string;
+  readonly shareId: ShareId;
+  readonly lineKey: string;
+  /** The green weight that it is. */
+  readonly weighingId: WeighingId;
+  readonly mixId: string;
+  /** Of the brine or the rub it lies in. */
+  readonly mixLot: string;
+  readonly lot: string;
+  readonly place: string;
+  readonly at: Instant;
+  readonly actorId: string;
+};
+
+/** A piece in its cure with everything that was done to it, in the order in which it was. */
+export type CureFile = {
+  readonly cure: Cure;
+  readonly events: readonly CureEvent[];
+  /** Why the brine or rub it lies in is held; empty where it is not. */
+  readonly mixHeld: string;
+};
 
 /** Where a piece stands in its cure. */
 export type CureStanding = {
@@ -44,16 +82,14 @@ export type CureStanding = {
   readonly held: string;
 };
 
-type Ground = { readonly pantry: Pantry; readonly rules: NitriteRules };
-
-/** Whether a recipe is weighed before and after brine goes in. */
-const isPumped = ({ method }: CureRecipe) => method === 'pumped' || method === 'pumped-covered';
+/** What cures stand on besides what is done to them. */
+export type CureGround = { readonly pantry: Pantry; readonly rules: NitriteRules };
 
 /** Where a piece stands after what was done to it. */
 export function cureStanding(
-  { recipe, thicknessIn, skinOn, green, begun }: CuredPiece,
+  { recipe, thicknessIn, skinOn, green, begun, place = '' }: CuredPiece & { readonly place?: string },
   deeds: readonly CureDeed[],
-  { pantry, rules }: Ground,
+  { pantry, rules }: CureGround,
 ): CureStanding {
   const weighedAs = (kind: 'pumped' | 'drained') =>
     deeds.reduce<Weight | null>((known, deed) => (deed.kind === kind ? deed.net : known), null);
@@ -73,7 +109,7 @@ export function cureStanding(
     ppm,
     limit,
     verdict: verdictOf(rules, ppm, limit),
-    place: deeds.reduce((known, deed) => (deed.kind === 'moved' ? deed.place : known), ''),
+    place: deeds.reduce((known, deed) => (deed.kind === 'moved' ? deed.place : known), place),
     turned: deeds.filter(({ kind }) => kind === 'turned').length,
     due: daysAfter(begun, cureDays(recipe.method, thicknessIn)),
     out: deeds.reduce<Day | null>((known, deed) => (deed.kind === 'out' ? deed.day : known), null),
@@ -99,8 +135,9 @@ export function whyNotInCure(
   deed: CureDeed,
   { unit }: { readonly unit: WeighingUnit },
 ): string {
-  if (standing.out) return 'It is out of its cure already.';
+  if (deed.kind === 'held' || deed.kind === 'noted') return '';
   if (deed.kind === 'released') return standing.held === '' ? 'It is not held.' : '';
+  if (standing.out) return 'It is out of its cure already.';
   if (deed.kind === 'pumped') {
     if (!isPumped(recipe)) return `${recipe.name} is not pumped.`;
     return deed.net < green

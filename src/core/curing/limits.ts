@@ -47,9 +47,13 @@ export const USUAL_NITRITE: NitriteRules = {
 /** Skin takes up no cure: bacon with its skin on may have a tenth less. */
 const SKIN_ON = 0.9;
 
+/** Whether a class is bacon, which has limits of its own. */
+export function isBaconClass(of: CureClass): boolean {
+  return of === 'bacon-pumped' || of === 'bacon-immersed' || of === 'bacon-dry';
+}
+
 export function limitOf({ ppm }: NitriteRules, of: CureClass, skinOn = false): number {
-  const isBacon = of !== 'ham' && of !== 'ground' && of !== 'long-dry';
-  return skinOn && isBacon ? Math.floor(ppm[of] * SKIN_ON) : ppm[of];
+  return skinOn && isBaconClass(of) ? Math.floor(ppm[of] * SKIN_ON) : ppm[of];
 }
 
 /** What is to be said of an ingoing nitrite; `over` is refused, whoever asks. */

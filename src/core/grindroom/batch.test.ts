@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { gramsWords, weightOfTenths } from '../curing/ingredients';
 import { USUAL_NITRITE, verdictOf } from '../curing/limits';
 import { weight, type Weight, type WeighingUnit } from '../quantity/weight';
 import { pantryOf } from '../species/recipe';
@@ -6,9 +7,7 @@ import type { Recipe } from '../species/recipeTypes';
 import { allSpecies, catalogue } from '../tests/catalogue';
 import {
   duesOf,
-  gramsWords,
   standingOf,
-  weightOfTenths,
   type BatchDeed,
   type BatchEvent,
   type BatchGround,

@@ -1,24 +1,21 @@
-import { ingoingPpm } from '../curing/nitrite';
+import {
+  dueWithin,
+  gramsOf,
+  nitriteShareOf,
+  weighedOf,
+  weightOfTenths,
+  type Due,
+  type DueIngredient,
+  type IngredientDeed,
+} from '../curing/ingredients';
 import { limitOf, type NitriteRules } from '../curing/limits';
+import { ingoingPpm } from '../curing/nitrite';
 import type { ShareId } from '../order/animal';
 import type { Origin } from '../order/work';
-import {
-  convertUnits,
-  inUnits,
-  sumWeights,
-  weight,
-  type Weight,
-  type WeighingUnit,
-} from '../quantity/weight';
+import { sumWeights, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { Pantry } from '../species/recipe';
 import type { Recipe } from '../species/recipeTypes';
 import type { Instant } from '../time/shopTime';
-
-/** Exact by definition of the international pound. */
-const GRAMS_PER_LB = 453.59237;
-
-/** An ingredient is weighed to a fiftieth of what is due, or to half a gram where that is more; settings. */
-const [TOLERANCE_SHARE, TOLERANCE_TENTHS] = [0.02, 5];
 
 /** A batch: one line of a share's plan, ground and mixed from the share's own tub. */
 export type GrindBatch = {
@@ -42,25 +39,7 @@ export type BatchDeed =
       readonly loadId: string;
       readonly origin: Origin;
     }
-  | {
-      readonly kind: 'ingredient';
-      readonly ingredient: string;
-      /** Tenths of a gram. */
-      readonly tenths: number;
-      /** The lot it was received as; empty where nobody said. */
-      readonly lot: string;
-      readonly scaleId: string;
-      readonly loadId: string;
-      readonly origin: Origin;
-      /** Why it is meant to be outside its tolerance; empty where it is not. */
-      readonly otherwise: string;
-      /** Why it is typed; empty where a scale said it. */
-      readonly remark: string;
-    }
-  /** Taken out of the bowl again. */
-  | { readonly kind: 'again'; readonly ingredient: string }
-  /** Somebody else has seen the weight of what brings nitrite. */
-  | { readonly kind: 'second'; readonly ingredient: string }
+  | IngredientDeed
   /** Everything is in and mixed; from now on it is packed. */
   | { readonly kind: 'mixed'; readonly added: Weight }
   /** The head was opened, and what was in it pushed out to the same owner. */
@@ -90,28 +69,6 @@ export function growthOf(events: readonly BatchEvent[]): number {
   const mixed = events.find((event) => event.kind === 'mixed');
   return mixed?.kind === 'mixed' && meat > 0 ? (meat + mixed.added) / meat : 1;
 }
-
-/** An ingredient of a batch: what is due, and what was weighed. Tenths of a gram. */
-export type DueIngredient = {
-  readonly name: string;
-  readonly due: number;
-  readonly low: number;
-  readonly high: number;
-  /** It brings nitrite: a second person looks, and above `most` it goes nowhere. */
-  readonly cures: boolean;
-  /** By the limit of its class; null where it brings no nitrite. */
-  readonly most: number | null;
-  /** Ingoing nitrite that a tenth of a gram of it brings into this meat, ppm; 0 where it brings none. */
-  readonly ppmEach: number;
-  readonly weighed: number | null;
-  readonly lot: string;
-  readonly otherwise: string;
-  /** The how-manieth deed of the batch its weighing was; -1 where nothing is weighed. */
-  readonly turn: number;
-  /** Who weighed it, and who looked besides; empty where nobody has. */
-  readonly by: string;
-  readonly second: string;
-};
 
 /** Where a batch stands. */
 export type BatchStanding = {
@@ -173,8 +130,6 @@ export function standingOf(
   };
 }
 
-type Due = Pick<DueIngredient, 'name' | 'due' | 'low' | 'high' | 'cures' | 'most' | 'ppmEach'>;
-
 /** What is due of each ingredient for so much meat of the owner, the heaviest first. */
 export function duesOf(
   recipe: Pick<Recipe, 'parts'>,
@@ -188,17 +143,12 @@ export function duesOf(
     .filter(({ ingredient }) => ingredient !== own.ingredient)
     .sort((a, b) => b.lb - a.lb)
     .map(({ ingredient, lb }) => {
-      const due = Math.round((10 * grams * lb) / own.lb);
-      const beside = Math.max(TOLERANCE_TENTHS, Math.round(due * TOLERANCE_SHARE));
       const share = nitriteShareOf(pantry, ingredient);
       const cures = share > 0;
       const most = cures ? mostTenths({ block, share, nitrite }) : null;
-      const low = Math.max(0, due - beside);
       return {
         name: ingredient,
-        due,
-        low,
-        high: most === null ? due + beside : Math.min(due + beside, most),
+        ...dueWithin(Math.round((10 * grams * lb) / own.lb), most),
         cures,
         most,
         ppmEach: cures && block > 0 ? ingoingPpm({ cure: 0.1, nitriteShare: share }, block) : 0,
@@ -231,41 +181,4 @@ function ownMeat({ parts }: Pick<Recipe, 'parts'>, pantry: Pantry) {
 function blockPerOwn(recipe: Pick<Recipe, 'parts'>, pantry: Pantry): number {
   const meats = recipe.parts.filter(({ ingredient }) => pantry.get(ingredient)?.meat === true);
   return meats.reduce((sum, { lb }) => sum + lb, 0) / ownMeat(recipe, pantry).lb;
-}
-
-function nitriteShareOf(pantry: Pantry, ingredient: string): number {
-  return pantry.get(ingredient)?.nitriteShare ?? 0;
-}
-
-function weighedOf(due: Due, events: readonly BatchEvent[]): DueIngredient {
-  let stands: DueIngredient = { ...due, weighed: null, lot: '', otherwise: '', turn: -1, by: '', second: '' };
-  for (const [turn, event] of events.entries()) {
-    if (!('ingredient' in event) || event.ingredient !== due.name) continue;
-    if (event.kind === 'ingredient') {
-      const { tenths, lot, otherwise, actorId } = event;
-      stands = { ...due, weighed: tenths, lot, otherwise, turn, by: actorId, second: '' };
-    } else if (event.kind === 'again') stands = { ...stands, weighed: null, turn: -1, by: '', second: '' };
-    else if (stands.weighed !== null) stands = { ...stands, second: event.actorId };
-  }
-  return stands;
-}
-
-/** @returns grams of a weight of the shop */
-function gramsOf(net: Weight, unit: WeighingUnit): number {
-  return convertUnits(inUnits(net), unit, 'lb') * GRAMS_PER_LB;
-}
-
-/** Tenths of a gram as a weight of the shop, rounded once. */
-export function weightOfTenths(tenths: number, unit: WeighingUnit): Weight {
-  return weight(convertUnits(tenths / 10 / GRAMS_PER_LB, 'lb', unit));
-}
-
-/** `27.4` */
-export function gramsShown(tenths: number): string {
-  return (tenths / 10).toFixed(1);
-}
-
-/** `27.4 g` */
-export function gramsWords(tenths: number): string {
-  return `${gramsShown(tenths)} g`;
 }

@@ -1,5 +1,6 @@
 import { formatWeight, ZERO_WEIGHT, type Weight, type WeighingUnit } from '../quantity/weight';
-import { gramsWords, type BatchDeed, type BatchEvent, type BatchStanding } from './batch';
+import { missingIngredients, whyNotIngredient, type IngredientDeed } from '../curing/ingredients';
+import type { BatchDeed, BatchEvent, BatchStanding } from './batch';
 
 /** Film, drip and dust of a batch: at most so much of its mix; above it somebody recounts (leftover rule: 0.5 to 1 %). */
 const MOST_FILM = 0.01;
@@ -21,13 +22,13 @@ export function whyNot(
   if (standing.held !== '') return `This batch is held: ${standing.held}. The owner releases it.`;
   switch (deed.kind) {
     case 'meat':
-      return standing.ingredients.some(({ weighed }) => weighed !== null)
+      return standing.ingredients.some(({ weighed, poured }) => weighed !== null || poured > 0)
         ? 'Ingredients are weighed for the meat as it was. Take them out first, then weigh more meat in.'
         : '';
     case 'ingredient':
     case 'again':
     case 'second':
-      return whyNotIngredient(standing, deed, actorId);
+      return whyNotPutIn(standing, deed, actorId);
     case 'mixed':
       return missingFromMix(standing)[0] ?? '';
     case 'head':
@@ -37,39 +38,22 @@ export function whyNot(
   }
 }
 
-function whyNotIngredient(
+function whyNotPutIn(
   { ingredients, isMixed, meat }: BatchStanding,
-  deed: Extract<BatchDeed, { ingredient: string }>,
+  deed: IngredientDeed,
   actorId: string,
 ): string {
-  const due = ingredients.find(({ name }) => name === deed.ingredient);
-  if (!due) return `${deed.ingredient} is not in this recipe.`;
+  const why = whyNotIngredient(ingredients, deed, actorId);
+  if (!ingredients.some(({ name }) => name === deed.ingredient)) return why;
   if (isMixed) return 'It is mixed: nothing goes in or out any more.';
-  if (meat === 0) return 'Weigh the meat in first: what is due depends on it.';
-  if (deed.kind === 'again') return due.weighed === null ? `No ${due.name} is weighed.` : '';
-  if (deed.kind === 'second') {
-    if (due.weighed === null) return `No ${due.name} is weighed yet.`;
-    return due.by === actorId ? 'Whoever weighed it cannot look for the second time. Ask somebody else.' : '';
-  }
-  if (due.most !== null && deed.tenths > due.most) {
-    return `Over the limit of its class: at most ${gramsWords(due.most)} for this meat. Take out ${gramsWords(deed.tenths - due.most)}.`;
-  }
-  if (due.cures && deed.origin === 'typed') return `${due.name} is weighed on the scale, never typed.`;
-  if (deed.tenths >= due.low && deed.tenths <= due.high) return '';
-  if (!due.cures && deed.otherwise !== '') return '';
-  return deed.tenths > due.high
-    ? `Take out ${gramsWords(deed.tenths - due.high)} or more: ${gramsWords(due.low)} to ${gramsWords(due.high)} are due.`
-    : `Put in ${gramsWords(due.low - deed.tenths)} or more: ${gramsWords(due.low)} to ${gramsWords(due.high)} are due.`;
+  return meat === 0 ? 'Weigh the meat in first: what is due depends on it.' : why;
 }
 
 /** What is missing before a batch can be packed, in sentences. */
 export function missingFromMix({ meat, ingredients, isMixed }: BatchStanding): string[] {
   if (isMixed) return ['It is mixed already.'];
   if (meat === 0) return ['No meat is weighed in yet.'];
-  return ingredients.flatMap(({ name, weighed, cures, second }) => {
-    if (weighed === null) return [`${name} is not weighed yet.`];
-    return cures && second === '' ? [`Somebody else must look at the ${name}.`] : [];
-  });
+  return missingIngredients(ingredients);
 }
 
 /** What is missing before a batch can close, in sentences: what went in is in packs, but for a film. */

@@ -110,8 +110,8 @@ export function balances(postings: Iterable<Posting>): Posting[] {
 export const BARRELS = ['bone', 'fat', 'skin', 'inedible'] as const;
 export type Barrel = (typeof BARRELS)[number];
 
-/** Where a pack's weight comes from. */
-export const PACK_SOURCES = ['share', 'tub', 'batch', 'cure'] as const;
+/** Where a pack's weight comes from; `ends` is what slicing left of what was cured, the owner's as well. */
+export const PACK_SOURCES = ['share', 'tub', 'batch', 'cure', 'ends'] as const;
 export type PackSource = (typeof PACK_SOURCES)[number];
 
 /** What is put on the scale, and where it comes from and goes to. */
@@ -173,6 +173,7 @@ export function postWeighing({
         tub,
         batch: batchAccount(shareId, lineKey),
         cure: cureAccount(shareId, lineKey),
+        ends: cureAccount(shareId, lineKey),
       };
       return success(move(sources[purpose.from], { kind: 'package', owner: weighingId }, net));
     }

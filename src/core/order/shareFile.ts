@@ -1,3 +1,4 @@
+import type { CureFile } from '../curing/inCure';
 import type { BatchFile } from '../grindroom/batch';
 import type { Quartered } from '../hang/quarters';
 import type { PriceList } from '../charges/priceList';
@@ -5,6 +6,7 @@ import type { Posting } from '../ledger/ledger';
 import type { Situation } from '../sheet/situation';
 import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
+import type { SmokeFile } from '../smokehouse/load';
 import type { Animal, Share, Side } from './animal';
 import type { Cancellation } from './changes';
 import type { DeepTemperature } from './deepTemperature';
@@ -62,6 +64,9 @@ export type ShareFile = {
   readonly weighings: readonly Weighing[];
   /** What of it was ground and mixed in batches, one to a line. */
   readonly batches: readonly BatchFile[];
+  /** What of it lies or lay in a cure, piece by piece, and the loads of the smokehouse it hung in. */
+  readonly cures: readonly CureFile[];
+  readonly smokes: readonly SmokeFile[];
   readonly notes: readonly LineNote[];
   readonly closing: Closing | undefined;
   readonly payments: readonly Payment[];

@@ -11,7 +11,7 @@ import { brokenPromise } from './promise';
 import { dueOf, reconciliationOf } from './settling';
 import type { ShareFile } from './shareFile';
 import { stageOf, type Place } from './stage';
-import { chilledAt, coldWeight, isPacked, openQuestions, planOf } from './standing';
+import { chilledAt, coldWeight, isPacked, openQuestions, packsMade, planOf } from './standing';
 
 /** Where a share stands, and the facts that lists show of it. A projection of its file: never the truth itself. */
 export type StageRow = {
@@ -141,7 +141,7 @@ function cureSinceOf(file: ShareFile): StageRow['cureSince'] {
   const { lines } = planOf(file).expected;
   const inCure = lines.filter((line) => {
     const mine = file.weighings.filter((each) => each.lineKey === line.key);
-    return mine.some((each) => each.kind === 'green') && !mine.some((each) => each.kind === 'package');
+    return mine.some((each) => each.kind === 'green') && packsMade(mine, line.key) === 0;
   });
   const keys = new Set(inCure.map((line) => line.key));
   return file.weighings.find((each) => each.kind === 'green' && keys.has(each.lineKey))?.at ?? '';

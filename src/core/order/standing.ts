@@ -16,7 +16,7 @@ import type { Sheet } from '../sheet/types';
 import { dayIn, daysBetween, endOfDay } from '../time/shopTime';
 import type { Plan } from './plan';
 import type { HungSide, ShareFile } from './shareFile';
-import type { SideWeight } from './work';
+import type { SideWeight, Weighing } from './work';
 
 const HOUR_MS = 3_600_000;
 
@@ -200,13 +200,23 @@ function sideHung({ animal, shop }: ShareFile, { firstHot }: HungSide): number {
   return firstHot ? Math.min(Date.parse(firstHot.at), killed) : killed;
 }
 
+/** Packs of a line that were asked for: what slicing left over is none of them. */
+export function packsMade(
+  weighings: readonly Pick<Weighing, 'kind' | 'source' | 'lineKey'>[],
+  lineKey: string,
+): number {
+  return weighings.filter(
+    (each) => each.kind === 'package' && each.source !== 'ends' && each.lineKey === lineKey,
+  ).length;
+}
+
 /** Whether nothing of the plan is still waited for: packed, in cure, or explained. */
 export function isPacked(file: ShareFile): boolean {
   if (!file.start) return false;
   const settled = new Set(file.notes.map((note) => note.lineKey));
   return planOf(file).expected.lines.every((line) => {
     const mine = file.weighings.filter((each) => each.lineKey === line.key);
-    const packs = mine.filter((each) => each.kind === 'package').length;
+    const packs = packsMade(mine, line.key);
     return settled.has(line.key) || packs >= line.packs || mine.some((each) => each.kind === 'green');
   });
 }

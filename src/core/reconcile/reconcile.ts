@@ -175,10 +175,12 @@ function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] 
   const asked = input.expected.lines.map((line) => {
     const mine = input.weighed.filter((each) => each.lineKey === line.key);
     const packs = mine.filter((each) => each.kind === 'package');
+    // What slicing left over is weight of the line, and none of the packs that were asked for.
+    const made = packs.filter(({ from }) => from !== 'ends').length;
     const actual = sumWeights(packs.map((each) => each.net));
     const green = sumWeights(mine.filter((each) => each.kind === 'green').map((each) => each.net));
     const expected = Math.round(line.packaged * (input.grown?.get(line.key) ?? 1)) as Weight;
-    const off = packs.length > 0 && expected > 0 ? (actual - expected) / expected : null;
+    const off = made > 0 && expected > 0 ? (actual - expected) / expected : null;
     return {
       lineKey: line.key,
       cut: line.cut,
@@ -188,10 +190,10 @@ function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] 
       actual,
       green,
       packsAsked: line.packs,
-      packsMade: packs.length,
+      packsMade: made,
       offBp: off === null ? null : Math.round(off * 10_000),
-      state: stateOf(packs.length, line.packs, green),
-      unusual: off !== null && packs.length >= line.packs && Math.abs(off) > input.lineTolerance,
+      state: stateOf(made, line.packs, green),
+      unusual: off !== null && made >= line.packs && Math.abs(off) > input.lineTolerance,
     };
   });
   return [...asked, ...notAsked(input)];

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { cureRecipeSchema, smokePlanSchema } from './curingSchema';
 import { houseRuleFields } from '../shop/houseRules';
 import { shopFields } from '../shop/shop';
 import { writtenRecipeSchema } from '../species/recipeSchema';
@@ -81,6 +82,8 @@ const SHAPES: Readonly<Record<SetUpChange['kind'], Joi.SchemaMap>> = {
   recipe: { species, recipe: writtenRecipeSchema.required() },
   'offer-recipe': { species, id: id.required(), offered: Joi.boolean().required() },
   shop: { shop: Joi.object(shopFields).min(1).required() },
+  'cure-recipe': { recipe: cureRecipeSchema.required() },
+  'smoke-plan': { plan: smokePlanSchema.required() },
   place: { place: placeSchema.required() },
   'without-place': { id: id.required() },
   back: { step: Joi.number().integer().min(1).required() },

@@ -20,6 +20,7 @@ const RULE_WORDS: Readonly<Record<keyof Omit<HouseRules, 'version'>, string>> = 
   week: 'days of the week',
   holidays: 'holidays',
   blockMinutes: 'minutes of cutting a day',
+  nitrite: 'limits of nitrite',
   labelNote: 'words at the foot of a label',
   labelSize: 'labels',
   labelDate: 'words before the best-by date',
@@ -134,6 +135,10 @@ export function changeWords(change: SetUpChange, { before, shipped }: Read): str
           ),
         )
         .join('; ');
+    case 'cure-recipe':
+      return `cure ${change.recipe.name}`;
+    case 'smoke-plan':
+      return `plan of the smokehouse ${change.plan.name}`;
     case 'place':
       return `${PLACE_KINDS[change.place.kind].word} ${change.place.name}, ${change.place.size} ${PLACE_KINDS[change.place.kind].size}`;
     case 'without-place':

@@ -1,17 +1,23 @@
+import { limitOf, verdictOf, type NitriteRules } from '../curing/limits';
+import { ingoingPpm } from '../curing/nitrite';
 import { failure, type Failure } from '../quantity/result';
-import { pantryOf } from '../species/recipe';
+import { pantryOf, type Pantry } from '../species/recipe';
 import type { Ingredient, Species, WrittenRecipe } from '../species/types';
 import { takenBy } from './takenBy';
 
 type Refused = Failure<'invalid'>;
 
-/** Where a recipe is written: the species as it is, and what there is to put in. */
-export type RecipeGround = { readonly before: Species; readonly ingredients: readonly Ingredient[] };
+/** Where a recipe is written: the species as it is, what there is to put in, and the shop's limits of nitrite. */
+export type RecipeGround = {
+  readonly before: Species;
+  readonly ingredients: readonly Ingredient[];
+  readonly nitrite: NitriteRules;
+};
 
 /** What is wrong with a recipe: an unknown ingredient, meat that is not a hundred pounds, smoke without a cure, too much of it. */
 export function recipeProblem(
   recipe: WrittenRecipe,
-  { before, ingredients }: RecipeGround,
+  { before, ingredients, nitrite }: RecipeGround,
 ): Refused | undefined {
   const pantry = pantryOf(ingredients);
   const stranger = recipe.parts.find(({ ingredient }) => !pantry.has(ingredient));
@@ -34,20 +40,25 @@ export function recipeProblem(
       'change.recipe.parts',
     );
   }
-  return nitriteProblem(recipe);
+  return nitriteProblem(recipe, pantry, nitrite);
 }
 
-/** Nitrite in a curing salt, and the most that may go into ground meat, parts per million (processing figures, cures). */
-const NITRITE_SHARE = 0.0625;
-const MOST_NITRITE_PPM = 156;
-
-function nitriteProblem({ parts }: WrittenRecipe): Refused | undefined {
-  const salt = parts.find(({ ingredient }) => ingredient === 'curing salt')?.lb ?? 0;
-  const ppm = Math.round((salt * NITRITE_SHARE * 1e6) / 100);
-  if (ppm <= MOST_NITRITE_PPM) return undefined;
+/** The most nitrite that ground meat may have, by the shop's own limits. */
+function nitriteProblem(
+  { parts }: WrittenRecipe,
+  pantry: Pantry,
+  nitrite: NitriteRules,
+): Refused | undefined {
+  const pure = parts.reduce(
+    (sum, { ingredient, lb }) => sum + lb * (pantry.get(ingredient)?.nitriteShare ?? 0),
+    0,
+  );
+  const ppm = ingoingPpm({ cure: pure, nitriteShare: 1 }, 100);
+  const limit = limitOf(nitrite, 'ground');
+  if (verdictOf(nitrite, ppm, limit) !== 'over') return undefined;
   return failure(
     'invalid',
-    `${salt} lb of curing salt to 100 lb is ${ppm} ppm of nitrite; ${MOST_NITRITE_PPM} is the most.`,
+    `That is ${Math.round(ppm)} ppm of nitrite; ${limit} is the most.`,
     'change.recipe.parts',
   );
 }

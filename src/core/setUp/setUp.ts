@@ -10,7 +10,7 @@ import {
 
 /** Changes that concern what can be cut or made, and not only how the shop works. */
 function changesCatalogue({ kind }: SetUpChange): boolean {
-  return !['rules', 'shop', 'place', 'without-place', 'back'].includes(kind);
+  return !['rules', 'shop', 'place', 'without-place', 'cure-recipe', 'smoke-plan', 'back'].includes(kind);
 }
 
 /** The steps that stand: neither taken back nor a taking back. */
@@ -32,6 +32,8 @@ export function setUpAfter(base: HouseRules, steps: readonly SetUpStep[]): SetUp
     species: {},
     items: {},
     places: [],
+    cureRecipes: [],
+    smokePlans: [],
     ownSpecies: [],
   };
   const made = standing(steps).reduce((setUp, { change }) => withChange(setUp, change), nothing);
@@ -65,6 +67,10 @@ export function withChange(setUp: SetUp, change: SetUpChange): SetUp {
   switch (change.kind) {
     case 'rules':
       return { ...setUp, rules: { ...setUp.rules, ...change.rules } };
+    case 'cure-recipe':
+      return { ...setUp, cureRecipes: replaced(setUp.cureRecipes, change.recipe) };
+    case 'smoke-plan':
+      return { ...setUp, smokePlans: replaced(setUp.smokePlans, change.plan) };
     case 'place':
       return { ...setUp, places: replaced(setUp.places, change.place) };
     case 'without-place':

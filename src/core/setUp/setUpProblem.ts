@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue/catalogue';
 import { atlasProblems } from '../formats/atlasCsv';
+import type { NitriteRules } from '../curing/limits';
 import { counted } from '../quantity/counted';
 import { listed } from '../quantity/listed';
 import { failure, type Failure } from '../quantity/result';
@@ -10,6 +11,7 @@ import { speciesProblems } from '../species/speciesProblems';
 import type { Atom, Ingredient, ParamSpec, Species } from '../species/types';
 import { ownCutProblem, trialProblem } from './ownCutProblem';
 import { recipeProblem } from './recipeProblem';
+import { cureRecipeProblem, smokePlanProblem } from './curingProblem';
 import { shopCatalogue, withOwnSpecies } from './shopSpecies';
 import { speciesTrialProblem } from './speciesTrial';
 import { takenBy } from './takenBy';
@@ -35,6 +37,10 @@ export function setUpProblem(change: SetUpChange, trial: Trial): Refused | undef
     case 'shop':
     case 'place':
       return undefined;
+    case 'cure-recipe':
+      return cureRecipeProblem(change.recipe, trial);
+    case 'smoke-plan':
+      return smokePlanProblem(change.plan);
     case 'without-place':
       return trial.before.places.some(({ id }) => id === change.id)
         ? undefined
@@ -65,6 +71,7 @@ function speciesChangeProblem(change: SpeciesChange, trial: Trial): Refused | un
     before,
     shipped,
     ingredients: trial.shipped.ingredients,
+    nitrite: trial.before.rules.nitrite,
     catalogue: trial.shipped,
   });
   if (said) return said;
@@ -87,7 +94,7 @@ function ownSpeciesProblem(own: Species, { shipped, before, after }: Trial): Ref
   }
   const namesake = others.find(({ name }) => name.toLowerCase() === own.name.toLowerCase());
   if (namesake) return failure('invalid', `${own.name} is a species already.`, 'species.name');
-  const ground = { before: own, ingredients: shipped.ingredients };
+  const ground = { before: own, ingredients: shipped.ingredients, nitrite: before.rules.nitrite };
   for (const recipe of own.recipes) {
     const problem = recipeProblem(recipe, ground);
     if (problem) return failure('invalid', `${recipe.name}: ${problem.message}`, 'species.recipes');
@@ -131,6 +138,7 @@ function atlasProblem(atoms: readonly Atom[], { atlas, name }: Species): Refused
 const MOST_NAMED = 5;
 
 type Ground = {
+  readonly nitrite: NitriteRules;
   readonly before: Species;
   readonly shipped: Species;
   readonly ingredients: readonly Ingredient[];

@@ -1,6 +1,8 @@
+import type { CureRecipe } from '../curing/cureRecipe';
 import type { HouseRules } from '../shop/houseRules';
 import type { Shop } from '../shop/shop';
 import type { Atom, Destination, MonthsKept, Species, WrittenRecipe } from '../species/types';
+import type { SmokePlan } from '../smokehouse/plan';
 import type { Instant } from '../time/shopTime';
 import type { Place } from './places';
 
@@ -107,6 +109,9 @@ export type SetUp = {
   /** Item numbers that were given to what the shop added, by species; they are never taken back. */
   readonly items: Readonly<Record<string, Readonly<Record<string, number>>>>;
   readonly places: readonly Place[];
+  /** Cures and plans of the smokehouse of the shop's own, and changed ones under the name of what they were. */
+  readonly cureRecipes: readonly CureRecipe[];
+  readonly smokePlans: readonly SmokePlan[];
   /** Species that the shop brought itself. */
   readonly ownSpecies: readonly Species[];
 };
@@ -188,6 +193,8 @@ export type SetUpChange =
     }
   /** Facts of the shop itself, and what they were before. */
   | { readonly kind: 'shop'; readonly shop: ShopFacts; readonly was: ShopFacts }
+  | { readonly kind: 'cure-recipe'; readonly recipe: CureRecipe }
+  | { readonly kind: 'smoke-plan'; readonly plan: SmokePlan }
   | { readonly kind: 'place'; readonly place: Place }
   | { readonly kind: 'without-place'; readonly id: string }
   /** Takes an earlier step back; the later ones stay. */

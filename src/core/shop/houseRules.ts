@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { CURE_CLASSES, USUAL_NITRITE, type NitriteRules } from '../curing/limits';
 import { BARRELS, type Barrel } from '../ledger/ledger';
 import type { LabelRules } from '../label/label';
 import { LABEL_SIZES } from '../label/sizes';
@@ -37,6 +38,8 @@ export type HouseRules = LabelRules & {
   readonly holidays: readonly Day[];
   /** Minutes of cutting in a day. */
   readonly blockMinutes: number;
+  /** The most nitrite that each class of cured meat may have; the plan, the inspector and local code stand above. */
+  readonly nitrite: NitriteRules;
 };
 
 /**
@@ -66,6 +69,7 @@ export const USUAL_RULES: HouseRules = {
   week: { open: [1, 2, 3, 4, 5], kill: [1, 4], pickUp: [1, 2, 3, 4, 5] },
   holidays: [],
   blockMinutes: 420,
+  nitrite: USUAL_NITRITE,
   labelNote: '',
   labelSize: '4x3',
   labelDate: 'Keep frozen, best by',
@@ -77,6 +81,9 @@ const hour = Joi.string()
   .required();
 
 const goesTo = Joi.string().trim().min(1).max(40).required();
+
+/** No plan of any shop needs more. */
+const ppm = Joi.number().integer().min(0).max(1000).required();
 
 const weekdays = Joi.array().items(Joi.number().integer().min(1).max(7)).unique().min(1).required();
 
@@ -115,6 +122,11 @@ export const houseRuleFields = {
     .max(100)
     .messages({ day: '{#label} is no date. Write 2026-12-25.' }),
   blockMinutes: Joi.number().integer().min(30).max(5000),
+  nitrite: Joi.object({
+    ppm: Joi.object(Object.fromEntries(CURE_CLASSES.map((of) => [of, ppm]))).required(),
+    strict: Joi.boolean().required(),
+    warnUnder: Joi.number().integer().min(0).max(200).required(),
+  }),
   labelNote: Joi.string().trim().max(60).allow(''),
   labelSize: Joi.valid(...LABEL_SIZES),
   labelDate: Joi.string().trim().min(1).max(40),

@@ -14,6 +14,7 @@ const HAM: SmokePlan = {
   id: 'ham',
   name: 'Whole cured pieces',
   lethal: LETHAL_WHOLE,
+  label: 'Smoked and cooked.',
   cooling: COOLING_CURED,
 };
 

@@ -17,6 +17,12 @@ export type SmokePlan = {
   /** Empty where what comes out is not ready to eat. */
   readonly lethal: readonly Lethal[];
   readonly cooling: readonly Cooling[];
+  /** Ground meat may go by it as well. */
+  readonly ground?: boolean;
+  /** Its cooling is that of meat with nitrite: nothing else goes by it. */
+  readonly curedOnly?: boolean;
+  /** What labels say of whatever came through it: whether it is cooked. */
+  readonly label: string;
 };
 
 /** Longer than this nobody knows how warm it was; minutes. */
@@ -43,6 +49,8 @@ export const LETHAL_GROUND: readonly Lethal[] = [{ over: 160, minutes: 0 }];
 export type Post = {
   readonly kind: 'heat' | 'cooling';
   readonly words: string;
+  /** What must be got over, or under; of several heats the lowest. */
+  readonly degrees: number;
   /** By when it must be met; null where there is no such moment, or it is not known yet. */
   readonly by: number | null;
   /** When it was met; null where it was not. */
@@ -81,7 +89,15 @@ function heatOf(lethal: readonly Lethal[], readings: readonly ProbeReading[], en
     .join(' or ');
   const times = lethal.flatMap((heat) => heldSince(heat, readings) ?? []);
   const met = times.length > 0 ? Math.min(...times) : null;
-  return { kind: 'heat', words, by: null, met, state: met !== null ? 'met' : ended ? 'missed' : 'open' };
+  const degrees = Math.min(...lethal.map(({ over }) => over));
+  return {
+    kind: 'heat',
+    words,
+    degrees,
+    by: null,
+    met,
+    state: met !== null ? 'met' : ended ? 'missed' : 'open',
+  };
 }
 
 /** The minute at which a heat was held long enough; a silence breaks it off. */
@@ -105,11 +121,12 @@ function heldSince({ over, minutes }: Lethal, readings: readonly ProbeReading[])
 function coolingOf({ from, to, minutes }: Cooling, readings: readonly ProbeReading[], ended: boolean): Post {
   const words = `under ${to} F within ${hoursWords(minutes)} from ${from} F`;
   const warm = readings.filter(({ degrees }) => degrees >= from).at(-1);
-  if (!warm) return { kind: 'cooling', words, by: null, met: null, state: ended ? 'met' : 'open' };
+  if (!warm)
+    return { kind: 'cooling', words, degrees: to, by: null, met: null, state: ended ? 'met' : 'open' };
   const by = warm.minute + minutes;
   const after = readings.filter(({ minute }) => minute > warm.minute);
   const met = after.find(({ degrees }) => degrees <= to)?.minute ?? null;
-  const post = { kind: 'cooling' as const, words, by, met };
+  const post = { kind: 'cooling' as const, words, degrees: to, by, met };
   if (met !== null && met <= by) return { ...post, state: 'met' };
   const last = after.at(-1)?.minute ?? warm.minute;
   if (met === null && last < by) return { ...post, state: ended ? 'missed' : 'open' };

@@ -107,6 +107,7 @@ const product = Joi.object({
   charges: Joi.array().items(id).required(),
   cure: Joi.object({
     cut: words.required(),
+    bacon: Joi.valid(true),
     finishedYield: finishedYield.required(),
     param: id,
     method: id,

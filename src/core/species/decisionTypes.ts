@@ -107,6 +107,8 @@ export type PackRule =
 /** How the same piece comes out when it is cured: green weight first, finished weight weeks later. */
 export type CureForm = {
   readonly cut: string;
+  /** It is bacon, whose nitrite has limits of its own. */
+  readonly bacon?: true;
   /** Finished weight as a share of green weight; above 1 when brine stays in. */
   readonly finishedYield: number;
   /** A choice parameter whose answer `fresh` means that nothing is cured; absent when it always is. */

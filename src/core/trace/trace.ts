@@ -1,4 +1,7 @@
-import { gramsWords, type BatchFile } from '../grindroom/batch';
+import type { CureMixFile } from '../curing/cureMix';
+import { cureStanding, type CureEvent, type CureGround } from '../curing/inCure';
+import { gramsWords } from '../curing/ingredients';
+import type { BatchFile } from '../grindroom/batch';
 import { degreesWords } from '../order/deepTemperature';
 import { isOwn } from '../order/settling';
 import type { ShareFile } from '../order/shareFile';
@@ -9,7 +12,7 @@ import type { Instant } from '../time/shopTime';
 
 /** One step of the way back from a pack to its animal. */
 export type BackStep = {
-  readonly of: 'pack' | 'cure' | 'batch' | 'ingredient' | 'tub' | 'block' | 'side' | 'animal';
+  readonly of: 'pack' | 'smoke' | 'cure' | 'batch' | 'ingredient' | 'tub' | 'block' | 'side' | 'animal';
   readonly words: string;
   /** Null where nobody noted a time. */
   readonly at: Instant | null;
@@ -23,7 +26,7 @@ export type BackStep = {
  *
  * @param pack - a package of the file
  */
-export function wayBack(file: ShareFile, pack: Weighing): BackStep[] {
+export function wayBack(file: ShareFile, pack: Weighing, ground: TraceGround): BackStep[] {
   const { unit } = file.shop;
   const show = (net: Weight) => `${formatWeight(net, unit)} ${unit}`;
   const weighed = ({ at, actorId }: Pick<Weighing, 'at' | 'actorId'>) => ({ at, by: [actorId] });
@@ -37,11 +40,11 @@ export function wayBack(file: ShareFile, pack: Weighing): BackStep[] {
       words: `no. ${pack.serial}, ${pack.cut}, ${show(pack.net)}, on ${pack.scaleId}`,
       ...weighed(pack),
     },
-    ...green.map((each): BackStep => ({
-      of: 'cure',
-      words: `green ${show(each.net)}, into cure or smoke`,
-      ...weighed(each),
-    })),
+    ...green.flatMap((each): BackStep[] => [
+      ...ofSmoke(file, each),
+      ...ofCure(file, each, ground),
+      { of: 'cure', words: `green ${show(each.net)}, into cure or smoke`, ...weighed(each) },
+    ]),
     ...(batch ? ofBatch(batch, unit) : []),
     ...(isGround
       ? tub.map((each): BackStep => ({ of: 'tub', words: `trim ${show(each.net)}`, ...weighed(each) }))
@@ -51,6 +54,97 @@ export function wayBack(file: ShareFile, pack: Weighing): BackStep[] {
     ofAnimal(file),
   ];
 }
+
+/** What a trace stands on besides the share: limits of nitrite, and the brines and rubs its pieces lay in. */
+export type TraceGround = CureGround & { readonly mixes: readonly CureMixFile[] };
+
+/** Loads that a piece hung in, the last first: their posts, why they were held and who let them go. */
+function ofSmoke({ smokes, shop: { unit } }: ShareFile, piece: Weighing): BackStep[] {
+  const hung = smokes.filter(({ events }) =>
+    events.some((event) => event.kind === 'in' && event.weighingId === piece.id),
+  );
+  return hung.toReversed().flatMap(({ load, events }): BackStep[] => {
+    const steps = events.flatMap((event): BackStep[] => {
+      const step = (words: string): BackStep[] => [{ of: 'smoke', words, at: event.at, by: [event.actorId] }];
+      switch (event.kind) {
+        case 'smoked':
+          return event.weighingId === piece.id
+            ? step(`out of the smoke ${formatWeight(event.net, unit)} ${unit}`)
+            : [];
+        case 'ended':
+          return step(event.holds[0] === undefined ? 'kept its plan' : event.holds.join(' '));
+        case 'held':
+        case 'released':
+          return step(`${event.kind}: ${event.reason}`);
+        case 'lit':
+          return step('lit');
+        case 'in':
+          return event.weighingId === piece.id
+            ? step(event.trolley === '' ? 'hung in it' : `hung in it, trolley ${event.trolley}`)
+            : [];
+        default:
+          return [];
+      }
+    });
+    return [
+      ...steps.toReversed(),
+      { of: 'smoke', words: `load ${load.lot}, ${load.plan.name}`, at: load.at, by: [load.actorId] },
+    ];
+  });
+}
+
+/** The cure that a piece lay in, the last first, with what was in it. */
+function ofCure(
+  { cures, shop: { unit } }: ShareFile,
+  piece: Weighing,
+  { mixes, ...ground }: TraceGround,
+): BackStep[] {
+  const found = cures.find(({ cure }) => cure.weighingId === piece.id);
+  if (!found) return [];
+  const { cure, events } = found;
+  const { ppm, limit } = cureStanding(cure, events, ground);
+  const show = (net: Weight) => `${formatWeight(net, unit)} ${unit}`;
+  const steps = events.flatMap((event): BackStep[] => {
+    const words = CURE_STEP_WORDS[event.kind](event, show);
+    return words === '' ? [] : [{ of: 'cure', words, at: event.at, by: [event.actorId] }];
+  });
+  const mix = mixes.find(({ mix: { id } }) => id === cure.mixId);
+  return [
+    ...steps.toReversed(),
+    {
+      of: 'cure',
+      words: `lot ${cure.lot}, ${cure.recipe.name}, ${Math.round(ppm)} ppm of ${limit}, ${cure.place}`,
+      at: cure.at,
+      by: [cure.actorId],
+    },
+    ...(mix
+      ? ingredientsOf(mix.events).map(({ ingredient, tenths, lot, at, by }): BackStep => ({
+          of: 'ingredient',
+          words: `${ingredient} ${gramsWords(tenths)} in ${mix.mix.lot}, ${lot === '' ? 'lot not said' : `lot ${lot}`}`,
+          at,
+          by,
+        }))
+      : []),
+  ];
+}
+
+type Show = (net: Weight) => string;
+type CureStepWords = {
+  readonly [Kind in CureEvent['kind']]: (event: CureEvent, show: Show) => string;
+};
+
+const reasonWords = (event: CureEvent) => ('reason' in event ? `${event.kind}: ${event.reason}` : '');
+
+const CURE_STEP_WORDS: CureStepWords = {
+  pumped: (event, show) => ('net' in event ? `pumped ${show(event.net)}` : ''),
+  drained: (event, show) => ('net' in event ? `drained ${show(event.net)}` : ''),
+  turned: () => '',
+  moved: (event) => ('place' in event ? `moved to ${event.place}` : ''),
+  out: () => 'out of the cure',
+  held: reasonWords,
+  released: reasonWords,
+  noted: (event) => ('words' in event ? event.words : ''),
+};
 
 /** A batch with everything that went into it, the last first. */
 function ofBatch({ batch, events }: BatchFile, unit: WeighingUnit): BackStep[] {
@@ -83,16 +177,24 @@ type InBatch = {
   readonly lot: string;
   readonly at: Instant;
   readonly by: readonly string[];
+  /** More of it was to come. */
+  readonly isPart: boolean;
 };
 
-/** What is in a batch after all that was put in and taken out again. */
-export function ingredientsOf(events: BatchFile['events']): InBatch[] {
+/** What is in a batch, a brine or a rub after all that was put in and taken out again. */
+export function ingredientsOf(
+  events: readonly (BatchFile['events'][number] | CureMixFile['events'][number])[],
+): InBatch[] {
   const inIt = new Map<string, InBatch>();
   for (const event of events) {
     if (event.kind === 'again') inIt.delete(event.ingredient);
     if (event.kind === 'ingredient') {
       const { ingredient, tenths, lot, at, actorId } = event;
-      inIt.set(ingredient, { ingredient, tenths, lot, at, by: [actorId] });
+      const before = inIt.get(ingredient);
+      // What was poured in parts is one weight.
+      const poured = before?.isPart ? before.tenths : 0;
+      const isPart = event.part === true;
+      inIt.set(ingredient, { ingredient, tenths: poured + tenths, lot, at, by: [actorId], isPart });
     }
     const looked = event.kind === 'second' ? inIt.get(event.ingredient) : undefined;
     if (looked) inIt.set(looked.ingredient, { ...looked, by: [...looked.by, event.actorId] });
@@ -185,16 +287,27 @@ export function reachedOf(file: ShareFile, lines?: ReadonlySet<string>): Reached
   };
 }
 
-/** The lines of a share whose batches a lot of an ingredient is in. */
-export function linesOfLot({ batches }: Pick<ShareFile, 'batches'>, lot: string): ReadonlySet<string> {
+/** The lines of a share that a lot reached: of a batch, a piece, a load, or of what is in any of them. */
+export function linesOfLot(
+  { batches, cures, smokes, weighings }: Pick<ShareFile, 'batches' | 'cures' | 'smokes' | 'weighings'>,
+  lot: string,
+  mixes: readonly CureMixFile[],
+): ReadonlySet<string> {
   const said = lot.toLowerCase();
-  return new Set(
-    batches
-      .filter(
-        ({ batch, events }) =>
-          batch.lot.toLowerCase() === said ||
-          ingredientsOf(events).some((each) => each.lot.toLowerCase() === said),
-      )
-      .map(({ batch }) => batch.lineKey),
+  const isIt = (each: { readonly lot: string }) => each.lot.toLowerCase() === said;
+  const reachedMixes = new Set(
+    mixes.filter(({ mix, events }) => isIt(mix) || ingredientsOf(events).some(isIt)).map(({ mix }) => mix.id),
   );
+  const hung = new Set(
+    smokes
+      .filter(({ load }) => isIt(load))
+      .flatMap(({ events }) => events.flatMap((event) => (event.kind === 'in' ? [event.weighingId] : []))),
+  );
+  return new Set([
+    ...batches
+      .filter(({ batch, events }) => isIt(batch) || ingredientsOf(events).some(isIt))
+      .map(({ batch }) => batch.lineKey),
+    ...cures.filter(({ cure }) => isIt(cure) || reachedMixes.has(cure.mixId)).map(({ cure }) => cure.lineKey),
+    ...weighings.filter(({ id }) => hung.has(id)).map(({ lineKey }) => lineKey),
+  ]);
 }

@@ -33,6 +33,7 @@ import * as yields from './031-yields';
 import * as lessons from './032-lessons';
 import * as farmNotes from './033-farm-notes';
 import * as grindBatches from './034-grind-batches';
+import * as smokehouse from './035-smokehouse';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -72,6 +73,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['032-lessons', lessons],
   ['033-farm-notes', farmNotes],
   ['034-grind-batches', grindBatches],
+  ['035-smokehouse', smokehouse],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -25,6 +25,7 @@ import { balancesOf } from '../ledger';
 import { priceListsById, readShop, type SetUps, type ShopSetUp } from '../setUp';
 import { allotmentsOf, closingsOf, paymentsOf, pickUpsOf } from '../settle';
 import { sheetsInForce } from '../sheet';
+import { curesOfShares, smokesOfShares } from '../smoke';
 import { lineNotesOfShares, weighingsOfShares } from '../wrap';
 
 /**
@@ -62,6 +63,8 @@ export async function readShareFiles(
   const deviations = await deviationsOfShares(db, leadIds);
   const weighings = group(await weighingsOfShares(db, leadIds), (each) => each.shareId);
   const batches = await batchesOfShares(db, leadIds);
+  const cures = await curesOfShares(db, leadIds);
+  const smokes = await smokesOfShares(db, leadIds);
   const notes = group(await lineNotesOfShares(db, leadIds), (note) => note.shareId);
   const allotments = await allotmentsOf(db, shareIds);
   const closings = await closingsOf(db, shareIds);
@@ -114,6 +117,8 @@ export async function readShareFiles(
         deviations: deviations.get(leadId) ?? [],
         weighings: weighings.get(leadId) ?? [],
         batches: batches.get(leadId) ?? [],
+        cures: cures.get(leadId) ?? [],
+        smokes: smokes.get(leadId) ?? [],
         notes: notes.get(leadId) ?? [],
         closing: closings.get(share.id),
         payments: payments.get(share.id) ?? [],

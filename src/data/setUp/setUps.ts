@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
-import type { Catalogue } from '@/core/catalogue/catalogue';
+import type { Catalogue, Curing } from '@/core/catalogue/catalogue';
 import { setUpAfter } from '@/core/setUp/setUp';
+import { shopCuring } from '@/core/setUp/shopCuring';
 import { shopCatalogue } from '@/core/setUp/shopSpecies';
 import type { SetUp, SetUpChange, SetUpStep } from '@/core/setUp/types';
 import type { HouseRules } from '@/core/shop/houseRules';
@@ -8,7 +9,7 @@ import type { Database } from '../database';
 import { readHouseRules } from './shop';
 
 /** How a shop is set up, with what can be cut there. */
-export type ShopSetUp = SetUp & { readonly catalogue: Catalogue };
+export type ShopSetUp = SetUp & { readonly catalogue: Catalogue; readonly curing: Curing };
 
 /** Set-ups of before that orders still stand on. */
 const KEPT = 16;
@@ -40,7 +41,11 @@ export class SetUps {
       base,
       steps.filter((step) => step.number <= number),
     );
-    const made = { ...setUp, catalogue: shopCatalogue(this.shipped, setUp) };
+    const made = {
+      ...setUp,
+      catalogue: shopCatalogue(this.shipped, setUp),
+      curing: shopCuring(this.shipped.curing, setUp),
+    };
     this.made.set(number, made);
     return made;
   }

@@ -18,6 +18,7 @@ import { USE_CASES, type InputOf, type OutputOf, type UseCaseName } from '../use
 import type { UseCase } from '../house/useCase';
 import { DEMO_ORDERS, type DemoOrder, type Progress } from './orders';
 import { DEMO_USERS } from './people';
+import { seedSmokehouse } from './smokeWeek';
 import { steadyId, steadyNoise } from './steady';
 
 const HOUR = 3_600_000;
@@ -26,15 +27,24 @@ const HOUR = 3_600_000;
 export type Sign = (reading: ScaleReading, takenAt: Date) => SignedReading;
 
 /** The demo speaks to the house as its own people do, at the hours it invents. */
-class Demo {
+export class Demo {
   constructor(
-    private readonly around: Surroundings,
+    readonly around: Surroundings,
     readonly sign: Sign,
     private readonly actor: Actor,
   ) {}
 
   get now(): Date {
     return this.around.now;
+  }
+
+  /** The same house, asked by another of its people. */
+  as(name: string): Demo {
+    return new Demo(this.around, this.sign, demoPerson(name));
+  }
+
+  with(around: Surroundings): Demo {
+    return new Demo(around, this.sign, this.actor);
   }
 
   at(now: Date): Demo {
@@ -94,11 +104,16 @@ export async function seedLiveWeek(
       await bring({ demo: demo.later(1), shareId: share.id, unit: shop.unit, name }, progress);
     }
   }
+  await seedSmokehouse(new Demo(around, sign, actor));
   return booked;
 }
 
 function demoOwner(): Actor {
-  const { name, role } = DEMO_USERS[0]!;
+  return demoPerson(DEMO_USERS[0]!.name);
+}
+
+function demoPerson(said: string): Actor {
+  const { name, role } = DEMO_USERS.find((each) => each.name === said)!;
   return { kind: 'staff', id: steadyId(name), name, role };
 }
 

@@ -23,6 +23,9 @@ import { packageLabel } from '../wrap/packageLabel';
 import type { Chance } from './chance';
 import { steadyId } from './steady';
 
+/** Nothing of before was recorded in the smokehouse: its labels need no pantry. */
+const PAST = { rules: USUAL_RULES, pantry: new Map() } as const;
+
 const MINUTE_MS = 60_000;
 const DAY_MS = 24 * 60 * MINUTE_MS;
 /** What is heavier than this goes over the bench in several loads. */
@@ -228,7 +231,7 @@ export class PastBench {
   }
 
   private label(file: ShareFile, weighing: Weighing, line: ForecastLine): void {
-    const label = packageLabel(file, { weighing, line, takenAt: this.now }, USUAL_RULES);
+    const label = packageLabel(file, { weighing, line, takenAt: this.now }, PAST);
     if (!label.ok) throw new Error(label.message);
     const job = {
       id: this.id,

@@ -184,6 +184,8 @@ class Season {
         deviations: [],
         weighings: [],
         batches: [],
+        cures: [],
+        smokes: [],
         notes: [],
         closing: undefined,
         payments: [],

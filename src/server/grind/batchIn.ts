@@ -8,7 +8,6 @@ import {
   type GrindBatch,
 } from '@/core/grindroom/batch';
 import { whyNot } from '@/core/grindroom/batchRules';
-import { USUAL_NITRITE } from '@/core/curing/limits';
 import { batchAccount, move, type Account, type Posting } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -32,21 +31,21 @@ export type BatchIn = {
 
 /** Where a batch of a share stands. */
 export function standingIn(
-  { catalogue }: Pick<House, 'catalogue'>,
+  { catalogue, setUp }: Pick<House, 'catalogue' | 'setUp'>,
   file: ShareFile,
   { batch, events }: Pick<BatchIn, 'batch' | 'events'>,
 ): BatchStanding {
   const out = file.weighings.filter(({ lineKey, source }) => source === 'batch' && lineKey === batch.lineKey);
   const packed = sumWeights(out.map(({ net }) => net));
-  return standingOf(batch, events, { ...groundIn({ catalogue }, file), packed });
+  return standingOf(batch, events, { ...groundIn({ catalogue, setUp }, file), packed });
 }
 
-/** What a shop's batches stand on. */
+/** What a shop's batches stand on; limits are those of today, whatever held when an order was begun. */
 export function groundIn(
-  { catalogue }: Pick<House, 'catalogue'>,
+  { catalogue, setUp }: Pick<House, 'catalogue' | 'setUp'>,
   { shop }: Pick<ShareFile, 'shop'>,
 ): Omit<BatchGround, 'packed'> {
-  return { unit: shop.unit, pantry: pantryOf(catalogue.ingredients), nitrite: USUAL_NITRITE };
+  return { unit: shop.unit, pantry: pantryOf(catalogue.ingredients), nitrite: setUp.rules.nitrite };
 }
 
 /** A batch by its number, or that there is none. */

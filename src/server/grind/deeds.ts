@@ -1,21 +1,21 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
+import { isPart } from '@/core/curing/ingredients';
 import type { BatchDeed } from '@/core/grindroom/batch';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { planOf } from '@/core/order/standing';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
-import { success, type Result } from '@/core/quantity/result';
-import type { ScaleUnit, SignedReading } from '@/core/scale/reading';
+import { success } from '@/core/quantity/result';
 import { dayIn, instant } from '@/core/time/shopTime';
 import { batchesBegunOn, writeBatch } from '@/data/grind';
 import type { Role } from '@/data/people';
 import { clientId, id, words } from '../house/fields';
 import { isOwner } from '../house/actor';
-import { refuse, type Reason } from '../house/reasons';
+import { refuse } from '../house/reasons';
 import { cutFileOf, touchCut } from '../house/shareView';
-import { defineUseCase, STAFF, type House } from '../house/useCase';
-import { readingProblem, readingSchema, takenBefore, typedSchema, type TypedWeight } from '../wrap/reading';
+import { defineUseCase, STAFF } from '../house/useCase';
+import { loadTaken, onScaleOrTyped, type OnScaleOrTyped } from '../wrap/reading';
 import { batchIn, doTo, type BatchIn } from './batchIn';
 
 /** Who works at the grinder. */
@@ -62,32 +62,9 @@ export const beginBatch = defineUseCase<{ clientId: string; shareId: ShareId; li
   },
 });
 
-type Weighs = { readonly clientId: string; readonly batchId: string } & (
-  { readonly reading: SignedReading } | { readonly typed: TypedWeight }
-);
+type Weighs = OnScaleOrTyped & { readonly batchId: string };
 
-const weighs = { clientId, batchId: id, reading: readingSchema, typed: typedSchema };
-
-type Load = Pick<Extract<BatchDeed, { kind: 'meat' }>, 'scaleId' | 'loadId' | 'origin'> & {
-  /** Thousandths. */
-  readonly net: number;
-  readonly why: string;
-};
-
-/** What lies on a scale, taken once whatever for; or typed while the scale is away. */
-async function loadOf(house: House, input: Weighs, unit: ScaleUnit): Promise<Result<Load, Reason>> {
-  if ('typed' in input) {
-    const { gross, tare, why } = input.typed;
-    if (tare >= gross)
-      return refuse('tare-too-big', 'The tare is as heavy as the weight. Check it.', 'typed.tare');
-    return success({ net: gross - tare, scaleId: 'typed', loadId: input.clientId, origin: 'typed', why });
-  }
-  const { reading } = input;
-  const problem = readingProblem(house, reading, unit) ?? (await takenBefore(house, reading));
-  if (problem) return problem;
-  const { net, scaleId, loadId } = reading;
-  return success({ net, scaleId, loadId, origin: 'scale', why: '' });
-}
+const weighs = { ...onScaleOrTyped, batchId: id };
 
 /** Weighs meat out of the owner's own tub into the batch; no more than lies there. */
 export const weighMeat = defineUseCase<Weighs, Done>({
@@ -101,7 +78,7 @@ export const weighMeat = defineUseCase<Weighs, Done>({
     if (!found.ok) return found;
     const { file } = found.value;
     const { unit } = file.shop;
-    const load = await loadOf(house, input, unit);
+    const load = await loadTaken(house, input, unit);
     if (!load.ok) return load;
     const { net, scaleId, loadId, origin } = load.value;
     const inTub = balanceOfKind(file.held, 'tub');
@@ -151,17 +128,19 @@ export const weighIngredient = defineUseCase<Ingredient, Done>({
   run: async (house, input) => {
     const found = await batchIn(house, input.batchId);
     if (!found.ok) return found;
-    const load = await loadOf(house, input, 'g');
+    const load = await loadTaken(house, input, 'g');
     if (!load.ok) return load;
-    const { net, scaleId, loadId, origin, why } = load.value;
+    const { net, ...on } = load.value;
+    const tenths = Math.round(net / 100);
+    const due = found.value.standing.ingredients.find(({ name }) => name === input.ingredient);
     const deed: BatchDeed = {
       kind: 'ingredient',
       ingredient: input.ingredient,
-      tenths: Math.round(net / 100),
+      tenths,
+      ...(due && input.otherwise === '' && isPart(due, tenths) ? { part: true } : {}),
       lot: input.lot,
       otherwise: input.otherwise,
-      remark: why,
-      ...{ scaleId, loadId, origin },
+      ...on,
     };
     return doTo(house, found.value, { clientId: input.clientId, deed });
   },

@@ -3,6 +3,7 @@ import { dataFolder } from '@/data/database';
 import type { LabelPrinter } from '@/devices/printer/labelPrinter';
 import { spoolPrinter } from '@/devices/printer/spoolPrinter';
 import { tcpPrinter } from '@/devices/printer/tcpPrinter';
+import { tcpLogger, type SmokeLogger } from '@/devices/probe/smokeLogger';
 import { tcpProbe, type Probe } from '@/devices/probe/probe';
 import type { Scale } from '@/devices/scale/scale';
 import { TcpScale } from '@/devices/scale/tcpScale';
@@ -17,6 +18,8 @@ export type Devices = {
   readonly spiceScale: Scale;
   readonly printer: LabelPrinter;
   readonly probe: Probe;
+  /** The probes that stay in the meat of the smokehouse. */
+  readonly logger: SmokeLogger;
 };
 
 /** Where printed labels can be looked at. */
@@ -38,6 +41,7 @@ export function devices(): Devices {
 function connected(env: NodeJS.ProcessEnv): Devices {
   const { FRACTUM_BENCH_SCALE, FRACTUM_RAIL_SCALE, FRACTUM_SPICE_SCALE, FRACTUM_PRINTER, FRACTUM_PROBE } =
     env;
+  const { FRACTUM_SMOKE_LOGGER } = env;
   const key = env.FRACTUM_SCALE_KEY ?? '';
   const scale = new TcpScale(deviceAddress(FRACTUM_BENCH_SCALE ?? NOWHERE), key);
   return {
@@ -47,5 +51,6 @@ function connected(env: NodeJS.ProcessEnv): Devices {
     spiceScale: new TcpScale(deviceAddress(FRACTUM_SPICE_SCALE ?? NOWHERE), key),
     printer: FRACTUM_PRINTER ? tcpPrinter(deviceAddress(FRACTUM_PRINTER)) : spoolPrinter(spoolFolder()),
     probe: tcpProbe(deviceAddress(FRACTUM_PROBE ?? NOWHERE)),
+    logger: tcpLogger(deviceAddress(FRACTUM_SMOKE_LOGGER ?? NOWHERE)),
   };
 }

@@ -5,8 +5,9 @@ import { postClosing } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { finalBill, reconciliationOf } from '@/core/order/settling';
 import type { ShareFile } from '@/core/order/shareFile';
-import { isPacked } from '@/core/order/standing';
+import { isPacked, packsMade, planOf } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
+import { throughOf } from '@/core/smokehouse/throughSmoke';
 import { instant } from '@/core/time/shopTime';
 import { writeTransaction } from '@/data/ledger';
 import { writeAllotments, writeClosing } from '@/data/settle';
@@ -14,6 +15,7 @@ import { readShareFile } from '@/data/rail';
 import { writeFinished } from '../yields';
 import { allot } from './allot';
 import { isOwner } from '../house/actor';
+import { cureGround } from '../house/cureGround';
 import { clientId, id, words } from '../house/fields';
 import { relearn } from '../learning/relearn';
 import { refuse, type Refusal } from '../house/reasons';
@@ -35,7 +37,7 @@ export const closeShare = defineUseCase<Input, { shareId: ShareId }>({
     const file = found.value;
     const shareId = file.share.id;
     if (file.closing) return success({ shareId });
-    const refused = stillOpen(file) ?? outOfTolerance(house, file, note);
+    const refused = stillOpen(house, file) ?? outOfTolerance(house, file, note);
     if (refused) return refused;
     const by = { at: instant(house.now), actorId: house.actor.id };
     const postings = postClosing(shareId, file.held);
@@ -72,7 +74,7 @@ async function sharedOut(house: House, file: ShareFile): Promise<ShareFile[]> {
   return files;
 }
 
-function stillOpen(file: ShareFile): Refusal | undefined {
+function stillOpen(house: House, file: ShareFile): Refusal | undefined {
   if (!file.start || !isPacked(file)) {
     return refuse(
       'still-due',
@@ -81,6 +83,10 @@ function stillOpen(file: ShareFile): Refusal | undefined {
   }
   const held = file.batches.map(({ events }) => heldWords(events)).find((words) => words !== '');
   if (held !== undefined) return refuse('not-in-a-batch', held);
+  const packed = planOf(file).expected.lines.filter(({ key }) => packsMade(file.weighings, key) > 0);
+  const waits = packed.map(({ key }) => throughOf(file, key, cureGround(house)).waits);
+  const inSmoke = waits.find((words) => words !== '');
+  if (inSmoke !== undefined) return refuse('in-cure', inSmoke);
   const explained = new Set(file.notes.map((each) => each.lineKey));
   const inCure = reconciliationOf(file).lines.filter(
     (line) => line.state === 'in cure' && !explained.has(line.lineKey),

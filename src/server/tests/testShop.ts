@@ -15,6 +15,7 @@ import type { Role } from '@/data/people';
 import { readShareFiles, stageRowsOf } from '@/data/rail';
 import { freshDatabase } from '@/data/tests/freshDatabase';
 import { PrinterAway, UnprintableLabel } from '@/devices/printer/labelPrinter';
+import type { ProbeReading as SmokeReading } from '@/core/smokehouse/plan';
 import type { ProbeReading } from '@/devices/probe/probe';
 import { isGenuine, signReading } from '@/devices/scale/signature';
 import type { DemoUser } from '../demo/people';
@@ -63,6 +64,9 @@ export class TestShop {
   readonly setUps = new SetUps(catalogue);
   readonly files = new ShareFiles(this.setUps);
   printerAway = false;
+  loggerAway = false;
+  /** What the probe in the smokehouse has logged. */
+  logged: SmokeReading[] = [];
   probeReads: ProbeReading = { probeId: 'probe', tenths: 380, scale: 'F', steady: true };
   /** Cuts whose labels the printer will never print. */
   readonly unprintable = new Set<string>();
@@ -88,6 +92,12 @@ export class TestShop {
     railScale: testScale(),
     spiceScale: testScale(),
     probe: { read: async (): Promise<ProbeReading> => this.probeReads },
+    logger: {
+      begin: async () => {
+        if (this.loggerAway) throw new Error('The device says nothing.');
+      },
+      since: async (_channel: number, minute: number) => this.logged.filter((each) => each.minute >= minute),
+    },
     printer: {
       print: async (label: Label, name: string) => {
         // A printer takes its time; whoever prints at once as well would be seen.

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { CureMixFile } from '@/core/curing/cureMix';
 import { parseElementString } from '@/core/label/gs1';
 import type { ShareFile } from '@/core/order/shareFile';
 import { cutName } from '@/core/order/naming';
@@ -11,7 +12,9 @@ import { sharesOfLot } from '@/data/grind';
 import { allUsers } from '@/data/people';
 import { readShareFile, readShareFiles } from '@/data/rail';
 import { readShop } from '@/data/setUp';
+import { mixFiles, sharesOfSmokehouseLot } from '@/data/smoke';
 import { isVoided, weighingBySerial } from '@/data/wrap';
+import { cureGround } from '../house/cureGround';
 import { refuse } from '../house/reasons';
 import { defineUseCase, OFFICE, type House } from '../house/useCase';
 
@@ -67,7 +70,8 @@ async function packSaid(house: House, words: string): Promise<Traced | undefined
   const file = await readShareFile(house.db, house.setUps, pack.shareId);
   if (!file) return undefined;
   const names = new Map((await allUsers(house.db)).map(({ id, name }) => [id, name]));
-  const back = wayBack(file, pack).map((step) => ({
+  const mixes = await mixesOf(house, file);
+  const back = wayBack(file, pack, { ...cureGround(house), mixes }).map((step) => ({
     ...step,
     by: step.by.map((id) => names.get(id) ?? 'somebody'),
   }));
@@ -88,15 +92,25 @@ async function tagSaid(house: House, tag: string): Promise<Traced | undefined> {
 }
 
 async function lotSaid(house: House, lot: string): Promise<Traced | undefined> {
-  const shares = await sharesOfLot(house.db, lot);
+  const shares = [
+    ...new Set([...(await sharesOfLot(house.db, lot)), ...(await sharesOfSmokehouseLot(house.db, lot))]),
+  ];
   if (shares.length === 0) return undefined;
   const files = await readShareFiles(house.db, house.setUps, shares);
   const reached: Reached[] = [];
   for (const file of files) {
-    const lines = linesOfLot(file, lot);
+    const lines = linesOfLot(file, lot, await mixesOf(house, file));
     for (const each of await cutAsOne(house, file)) reached.push(...only(reachedOf(each, lines)));
   }
   return reaching('lot', { title: `lot ${lot}` }, reached);
+}
+
+/** The brines and rubs that pieces of a share lay in. */
+function mixesOf({ db }: House, { cures }: ShareFile): Promise<CureMixFile[]> {
+  return mixFiles(
+    db,
+    cures.map(({ cure }) => cure.mixId),
+  );
 }
 
 type AnimalId = Parameters<typeof shareIdsOfAnimal>[1];

@@ -12,3 +12,4 @@ export {
 } from './heavy';
 export { Printing } from './printing';
 export { startWork } from './startWork';
+export { SmokeRecording } from './smokeRecording';

@@ -8,6 +8,7 @@ import { planOf } from '@/core/order/standing';
 import type { Weighing, WeighingId } from '@/core/order/work';
 import type { Result } from '@/core/quantity/result';
 import { isVoided, weighingById } from '@/data/wrap';
+import { cureGround } from '../house/cureGround';
 import { clientId, id, sure } from '../house/fields';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { cutFileOf, touchCut } from '../house/shareView';
@@ -42,13 +43,16 @@ export const givePack = defineUseCase<Input, Taken>({
     if (!from.ok) return from;
     const to = await cutFileOf(house, input.toShareId);
     if (!to.ok) return to;
-    const refused = whyNot(from.value, to.value, weighing);
+    const refused = whyNot(house, { from: from.value, to: to.value, weighing });
     if (refused) return refused;
     return give(house, { weighing, from: from.value, to: to.value, input });
   },
 });
 
-function whyNot(from: ShareFile, to: ShareFile, weighing: Weighing): Refusal | undefined {
+function whyNot(
+  house: House,
+  { from, to, weighing }: { from: ShareFile; to: ShareFile; weighing: Weighing },
+): Refusal | undefined {
   if (from.share.id === to.share.id) return refuse('invalid', `It is ${cutName(to)}'s already.`);
   if (weighing.kind !== 'package') return refuse('wrong-place', 'Only packs are given to another share.');
   if (from.situation.species.id !== to.situation.species.id) {
@@ -58,7 +62,7 @@ function whyNot(from: ShareFile, to: ShareFile, weighing: Weighing): Refusal | u
     if (!file.start) return refuse('not-on-the-block', `${cutName(file)} is not on the block.`);
     if (file.closing) return refuse('closed', `${cutName(file)} is closed. Its weighings stand.`);
   }
-  if (packsDependOn(weighing, from.weighings) || weighing.onto !== null) {
+  if (packsDependOn(weighing, from, cureGround(house)) || weighing.onto !== null) {
     return refuse('packs-depend-on-it', 'Two cuts are in that pack. Take it back and weigh it there.');
   }
   return undefined;
@@ -78,7 +82,7 @@ async function give(house: House, { weighing, from, to, input }: Giving): Promis
   const purpose: WeighingPurpose = { kind: 'package', from: source, lineKey: line.key };
   const named = namedBy(to, purpose);
   if (!named.ok) return named;
-  const asked = { file: to, purpose, net: weighing.net };
+  const asked = { file: to, purpose, net: weighing.net, ground: cureGround(house) };
   const odd = oddity(asked, named.value.line);
   const wrong = impossible(asked) ?? (odd !== '' && !input.sure ? refuse('unusual', odd) : undefined);
   if (wrong) return wrong;

@@ -1,7 +1,9 @@
 import { balanceOf, balanceOfKind, batchAccount, type WeighingPurpose } from '@/core/ledger/ledger';
+import type { CureGround } from '@/core/curing/inCure';
 import type { ShareFile } from '@/core/order/shareFile';
-import { coldWeight } from '@/core/order/standing';
+import { coldWeight, packsMade } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
+import { loadOf, throughOf } from '@/core/smokehouse/throughSmoke';
 import type { ForecastLine } from '@/core/forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '@/core/quantity/weight';
 import { refuse, type Refusal } from '../house/reasons';
@@ -9,15 +11,22 @@ import { refuse, type Refusal } from '../house/reasons';
 /** Scales have divisions and packs drip: a side may give this much more than it weighed, as a share of it. */
 const SCALES_DIFFER = 0.005;
 
-/** Seasoning, water and casings add to the grind; brine adds to what is cured. More than this was never in it. */
+/** Seasoning, water and casings add to the grind: more than this was never in it. */
 const ADDED_TO_GRIND = 0.2;
-const ADDED_BY_CURE = 0.1;
+
+/** Finished this far above what its recipe usually gives, and above its green weight, it asks for a second yes. */
+const [ABOVE_USUAL, ABOVE_GREEN] = [1.08, 1];
 
 /** A pack this much lighter or heavier than expected asks for a second yes. */
 const LIGHT_PACK = 0.4;
 const HEAVY_PACK = 2;
 
-type Asked = { readonly file: ShareFile; readonly purpose: WeighingPurpose; readonly net: Weight };
+type Asked = {
+  readonly file: ShareFile;
+  readonly purpose: WeighingPurpose;
+  readonly net: Weight;
+  readonly ground: CureGround;
+};
 
 /** Why a weight cannot be: heavier than its scale, or more than there is where it comes from. */
 export function impossible(asked: Asked): Refusal | undefined {
@@ -39,13 +48,15 @@ function tooHeavy({ file, net }: Asked): Refusal | undefined {
   return refuse('overload', `The bench scale carries ${show(most, file)}. Take it off and split it.`);
 }
 
-function moreThanThereIs({ file, purpose, net }: Asked): Refusal | undefined {
+function moreThanThereIs({ file, purpose, net, ground }: Asked): Refusal | undefined {
   const from = purpose.kind === 'package' || purpose.kind === 'green' ? purpose.from : undefined;
   if (from === 'tub') return moreThanInTub(file, net);
   if (from === 'batch' && purpose.kind !== 'tub' && purpose.kind !== 'barrel') {
     return moreThanInBatch(file, purpose.lineKey, net);
   }
-  if (purpose.kind === 'package' && from === 'cure') return moreThanInCure(file, purpose.lineKey, net);
+  if (purpose.kind === 'package' && (from === 'cure' || from === 'ends')) {
+    return moreThanInCure(file, purpose.lineKey, net, ground);
+  }
   return moreThanOnBlock(file, net);
 }
 
@@ -97,7 +108,12 @@ function moreThanInBatch(file: ShareFile, lineKey: string, net: Weight): Refusal
   return refuse('more-than-there-is', message);
 }
 
-function moreThanInCure(file: ShareFile, lineKey: string, net: Weight): Refusal | undefined {
+function moreThanInCure(
+  file: ShareFile,
+  lineKey: string,
+  net: Weight,
+  ground: CureGround,
+): Refusal | undefined {
   const { into, out } = cureFlow(file.weighings, lineKey);
   if (into === 0) {
     return refuse(
@@ -105,28 +121,36 @@ function moreThanInCure(file: ShareFile, lineKey: string, net: Weight): Refusal 
       'Its green weight is missing. Weigh it green before it comes out of the cure.',
     );
   }
-  if (out + net <= into * (1 + ADDED_BY_CURE)) return undefined;
-  const message = `It went into the cure with ${show(into, file)}; ${show((out + net) as Weight, file)} cannot come out.`;
-  return refuse('more-than-there-is', message);
+  const { green, most, waits } = throughOf(file, lineKey, ground);
+  if (green === 0) return refuse('not-yet', waits);
+  if (out + net <= most) return undefined;
+  const message = `It went into the cure with ${show(green, file)}; ${show((out + net) as Weight, file)} cannot come out.`;
+  return refuse('more-than-there-is', waits === '' ? message : `${message} ${waits}`);
 }
 
 /** Whether something was made of it that could not have been: packs out of its tub or cure, or another cut put into its pack. */
-export function packsDependOn(weighing: Weighing, weighings: readonly Weighing[]): boolean {
-  const others = weighings.filter((each) => each.id !== weighing.id);
+export function packsDependOn(weighing: Weighing, file: ShareFile, ground: CureGround): boolean {
+  const others = file.weighings.filter((each) => each.id !== weighing.id);
+  if (isInSmokehouse(weighing, file)) return true;
   if (others.some(({ onto }) => onto === weighing.id)) return true;
   if (weighing.kind === 'tub') {
     const { into, out } = tubFlow(others);
     return out > into * (1 + ADDED_TO_GRIND);
   }
   if (weighing.kind !== 'green') return false;
-  const { into, out } = cureFlow(others, weighing.lineKey);
-  return out > into * (1 + ADDED_BY_CURE);
+  const own = { ...file, weighings: others };
+  return cureFlow(others, weighing.lineKey).out > throughOf(own, weighing.lineKey, ground).most;
+}
+
+/** Whether a cure or a load of the smokehouse is on record of a green weight. */
+function isInSmokehouse({ id }: Weighing, { cures, smokes }: ShareFile): boolean {
+  return cures.some(({ cure }) => cure.weighingId === id) || loadOf(smokes, { id }) !== undefined;
 }
 
 /** What is out of the ordinary about a weight, in one sentence; empty when nothing is. */
 export function oddity({ file, purpose, net }: Asked, line: ForecastLine | undefined): string {
-  if (purpose.kind !== 'package' || !line) return '';
-  const made = file.weighings.filter((each) => each.kind === 'package' && each.lineKey === line.key).length;
+  if (purpose.kind !== 'package' || !line || purpose.from === 'ends') return '';
+  const made = packsMade(file.weighings, line.key);
   const usual = Math.round(line.packWeight ?? line.packaged / Math.max(1, line.packs)) as Weight;
   // The last pack of a line may be what was left over.
   const isLight = net < usual * LIGHT_PACK && made + 1 < line.packs;
@@ -134,7 +158,8 @@ export function oddity({ file, purpose, net }: Asked, line: ForecastLine | undef
     return `${show(net, file)} for a pack of ${line.cut}, where about ${show(usual, file)} is expected.`;
   }
   const { into, out } = cureFlow(file.weighings, line.key);
-  if (purpose.from === 'cure' && out + net > into) {
+  const usualOut = (into * line.packaged) / Math.max(1, line.packaged + line.cureLoss);
+  if (purpose.from === 'cure' && out + net > Math.max(into * ABOVE_GREEN, usualOut * ABOVE_USUAL)) {
     return `${line.cut}: ${show((out + net) as Weight, file)} out of the cure, ${show(into, file)} went in.`;
   }
   return '';

@@ -17,6 +17,8 @@ import { formatInches } from '@/core/quantity/length';
 import { inSentence } from '@/core/quantity/inSentence';
 import type { Result } from '@/core/quantity/result';
 import { formatWeight, sumWeights, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { packWords } from '@/core/smokehouse/packWords';
+import type { Pantry } from '@/core/species/recipe';
 import { dayIn } from '@/core/time/shopTime';
 import { labelMeasures } from '@/papers';
 
@@ -46,7 +48,7 @@ function contentsOf(
   { weighing, line, onto }: Pick<Packed, 'weighing' | 'line' | 'onto'>,
   unit: WeighingUnit,
 ): { cut: string; detail: string } {
-  if (!onto) return { cut: line.cut, detail: detailOf(line, weighing.pieces) };
+  if (!onto) return { cut: weighing.cut, detail: detailOf(line, weighing.pieces) };
   const each = (cut: string, net: Weight) => `${cut} ${formatWeight(net, unit)} ${unit}`;
   return {
     cut: `${onto.cut} and ${inSentence(line.cut)}`,
@@ -59,7 +61,7 @@ export function packageLabel(
   file: ShareFile,
   { weighing, line, takenAt, onto }: Packed,
   /** As the shop's labels are now: the roll is the same for old orders and new ones. */
-  rules: LabelRules,
+  { rules, pantry }: { readonly rules: LabelRules; readonly pantry: Pantry },
 ): Result<Label, LabelProblem> {
   const { shop, animal, share, situation } = file;
   const plan = planOf(file);
@@ -83,7 +85,9 @@ export function packageLabel(
     keepUntil: keepUntil(packedOn, plan.wrap, line.destination, file.situation.species.months),
     ...byRules(rules, {
       farm: animal.farm.name,
-      words: [...new Set([...(before?.labelWords ?? []), ...line.labelWords])],
+      words: [
+        ...new Set([...(before ? packWords(file, before, pantry) : []), ...packWords(file, line, pantry)]),
+      ],
     }),
     code: {
       tradeItem: tradeItem(shop.codePrefix, plan.items[line.key]!),

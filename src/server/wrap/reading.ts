@@ -1,9 +1,12 @@
 import Joi from 'joi';
+import type { OnScale } from '@/core/curing/inCure';
+import { success, type Result } from '@/core/quantity/result';
 import type { ScaleUnit, SignedReading } from '@/core/scale/reading';
 import { isBatchLoad } from '@/data/grind';
+import { isSmokehouseLoad } from '@/data/smoke';
 import { weighingOfLoad } from '@/data/wrap';
-import { thousandths, words } from '../house/fields';
-import { refuse, type Refusal } from '../house/reasons';
+import { clientId, thousandths, words } from '../house/fields';
+import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { isBelievable } from '../house/takenAt';
 import type { House } from '../house/useCase';
 
@@ -47,11 +50,12 @@ export function readingProblem(house: House, reading: SignedReading, unit: Scale
   return stateProblem(reading, unit);
 }
 
-/** What lies on a scale is taken once, into a pack or into a batch, at whichever table. */
+/** What lies on a scale is taken once, into a pack, a batch or a cure, at whichever table. */
 export async function takenBefore({ db }: House, reading: SignedReading): Promise<Refusal | undefined> {
   const taken = await weighingOfLoad(db, reading);
-  if (!taken && !(await isBatchLoad(db, reading))) return undefined;
-  const what = taken ? taken.cut : 'a part of a batch';
+  const isElsewhere = !taken && ((await isBatchLoad(db, reading)) || (await isSmokehouseLoad(db, reading)));
+  if (!taken && !isElsewhere) return undefined;
+  const what = taken ? taken.cut : 'a part of a batch or of a cure';
   return refuse('already-taken', `This weight was taken as ${what}. Lift it off, then put the next one on.`);
 }
 
@@ -78,4 +82,33 @@ function stateProblem(reading: SignedReading, unit: ScaleUnit): Refusal | undefi
     return refuse('nothing-on-the-scale', 'After the tare nothing is left to weigh. Check the tare.');
   }
   return undefined;
+}
+
+/** What somebody weighs: what a scale says, or a weight typed while it is away. */
+export type OnScaleOrTyped = { readonly clientId: string } & (
+  { readonly reading: SignedReading } | { readonly typed: TypedWeight }
+);
+
+export const onScaleOrTyped = { clientId, reading: readingSchema, typed: typedSchema };
+
+/** What lies on a scale, taken once whatever for; or typed while the scale is away. Thousandths. */
+export async function loadTaken(
+  house: House,
+  input: OnScaleOrTyped,
+  unit: ScaleUnit,
+): Promise<Result<OnScale & { readonly net: number }, Reason>> {
+  if ('typed' in input) {
+    const { gross, tare, why } = input.typed;
+    if (tare >= gross)
+      return refuse('tare-too-big', 'The tare is as heavy as the weight. Check it.', 'typed.tare');
+    return success({
+      net: gross - tare,
+      ...{ scaleId: 'typed', loadId: input.clientId, origin: 'typed' as const, remark: why },
+    });
+  }
+  const { reading } = input;
+  const problem = readingProblem(house, reading, unit) ?? (await takenBefore(house, reading));
+  if (problem) return problem;
+  const { net, scaleId, loadId } = reading;
+  return success({ net, scaleId, loadId, origin: 'scale', remark: '' });
 }

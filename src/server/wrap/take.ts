@@ -11,6 +11,7 @@ import type { Weight } from '@/core/quantity/weight';
 import { instant } from '@/core/time/shopTime';
 import { writeTransaction } from '@/data/ledger';
 import { nextSerial, writeLabelJob, writeWeighing } from '@/data/wrap';
+import { cureGround } from '../house/cureGround';
 import { refuse, type Reason } from '../house/reasons';
 import { touchCut } from '../house/shareView';
 import type { House } from '../house/useCase';
@@ -55,13 +56,15 @@ export function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named
   const fits =
     purpose.kind === 'green'
       ? cured && (purpose.from ?? 'share') === cutFrom
-      : purpose.from === (cured ? 'cure' : cutFrom);
+      : purpose.from === (cured ? 'cure' : cutFrom) || (cured && purpose.from === 'ends');
   if (!fits) return refuse('wrong-place', `${line.cut} is not weighed that way.`);
   if (batch) {
     const wait = cutFrom === purpose.from ? whyNoPackYet(batch.events) : heldWords(batch.events);
     if (wait !== '') return refuse('not-in-a-batch', wait);
   }
-  return success({ key: line.key, cut: line.cut, destination: line.destination, line });
+  const isEnds = purpose.kind === 'package' && purpose.from === 'ends';
+  const cut = isEnds ? `${line.cut}, ends and pieces` : line.cut;
+  return success({ key: line.key, cut, destination: line.destination, line });
 }
 
 /** What is written down for one weight. */
@@ -137,7 +140,10 @@ async function writeLabel(
   if (weighing.kind !== 'package') return success(true);
   const { load, named, clientId, onto } = toTake;
   const packed = { weighing, line: named.line!, takenAt: load.takenAt, onto };
-  const label = packageLabel(file, packed, house.setUp.rules);
+  const label = packageLabel(file, packed, {
+    rules: house.setUp.rules,
+    pantry: cureGround(house).pantry,
+  });
   if (!label.ok) return label;
   await writeLabelJob(house.db, {
     id: randomUUID(),

@@ -5,6 +5,7 @@ import { success } from '@/core/quantity/result';
 import { isVoided, weighingAskedAs, weighingById } from '@/data/wrap';
 import { isOwner } from '../house/actor';
 import { clientId, words } from '../house/fields';
+import { cureGround } from '../house/cureGround';
 import { refuse, type Refusal } from '../house/reasons';
 import { fileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
@@ -56,10 +57,10 @@ function weighingOf(house: House, input: Input): Promise<Weighing | undefined> {
 
 function whyNot(
   house: House,
-  { closing, weighings }: ShareFile,
+  file: ShareFile,
   { weighing, reason }: { weighing: Weighing; reason: string },
 ): Refusal | undefined {
-  if (closing) return refuse('closed', 'This order is closed. Its weighings stand.');
+  if (file.closing) return refuse('closed', 'This order is closed. Its weighings stand.');
   const isOthers = weighing.actorId !== house.actor.id && !isOwner(house.actor);
   if (isOthers && reason === '') {
     return refuse(
@@ -68,8 +69,11 @@ function whyNot(
       'reason',
     );
   }
-  if (packsDependOn(weighing, weighings)) {
-    return refuse('packs-depend-on-it', 'Packs have come out of this since. Take these back first.');
+  if (packsDependOn(weighing, file, cureGround(house))) {
+    return refuse(
+      'packs-depend-on-it',
+      'Packs have come out of this since, or it is in the cure. Take these back first.',
+    );
   }
   return undefined;
 }

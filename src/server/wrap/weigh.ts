@@ -7,6 +7,7 @@ import { success, type Result } from '@/core/quantity/result';
 import { convertUnits, weight } from '@/core/quantity/weight';
 import type { SignedReading } from '@/core/scale/reading';
 import { clientId, id, sure } from '../house/fields';
+import { cureGround } from '../house/cureGround';
 import { refuse, type Reason, type Refusal } from '../house/reasons';
 import { cutFileOf } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
@@ -73,7 +74,7 @@ export const weigh = defineUseCase<WeighInput, Taken>({
     const { onto, takenOff } = under.value;
     const load = loadOf(house, input, takenOff);
     if (load.net <= 0) return refuse('nothing-on-the-scale', nothingLeft(onto));
-    const asked = { file, purpose: input.purpose, net: load.net };
+    const asked = { file, purpose: input.purpose, net: load.net, ground: cureGround(house) };
     const odd = onto ? '' : oddity(asked, named.value.line);
     const wrong = impossible(asked) ?? (odd !== '' && !input.sure ? refuse('unusual', odd) : undefined);
     if (wrong) return wrong;

@@ -9,8 +9,10 @@ import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight, isChilling, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
 import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { throughOf } from '@/core/smokehouse/throughSmoke';
 import { instant } from '@/core/time/shopTime';
 import { noteReadsOf, printedOfShare } from '@/data/wrap';
+import { cureGround } from '../house/cureGround';
 import { defineShareView } from '../house/shareView';
 import { STAFF, type House } from '../house/useCase';
 import { benchMost } from './limits';
@@ -46,6 +48,8 @@ export type WrapView = {
   readonly expectedTub: Weight;
   readonly weighings: readonly ListedWeighing[];
   readonly settledLines: readonly string[];
+  /** By line, why nothing of it comes out of cure and smoke yet; lines that may be packed are left out. */
+  readonly inSmoke: Readonly<Record<string, string>>;
   readonly cold: Weight;
   /** Still on the block: cold weight less everything weighed so far. */
   readonly onBlock: Weight;
@@ -86,6 +90,7 @@ export const wrapView = defineShareView<WrapView>({
       expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),
       weighings: await listed(house, file),
       settledLines: file.notes.map((note) => note.lineKey),
+      inSmoke: inSmokeOf(house, file),
       cold: coldWeight(file),
       onBlock: balanceOfKind(file.held, 'share'),
       inTub: balanceOfKind(file.held, 'tub'),
@@ -100,6 +105,15 @@ export const wrapView = defineShareView<WrapView>({
     };
   },
 });
+
+function inSmokeOf(house: House, file: ShareFile): Record<string, string> {
+  const ground = cureGround(house);
+  const lines = planOf(file).expected.lines.filter(({ cure }) => cure !== null);
+  const through = lines.map(({ key }) => [key, throughOf(file, key, ground)] as const);
+  return Object.fromEntries(
+    through.filter(([, { green }]) => green === 0).map(([key, { waits }]) => [key, waits] as const),
+  );
+}
 
 function tradeItemsOf(file: ShareFile): Record<string, string> {
   const { expected, items } = planOf(file);

@@ -1,4 +1,4 @@
-import { gramsShown } from '@/core/grindroom/batch';
+import { gramsShown } from '@/core/curing/ingredients';
 import type { Weight } from '@/core/quantity/weight';
 import type { GrindOfDay } from '@/server/grind';
 import { IngredientOnScale, MeatOnScale } from './OnScale';

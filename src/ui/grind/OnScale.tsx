@@ -1,4 +1,4 @@
-import type { DueIngredient } from '@/core/grindroom/batch';
+import type { DueIngredient } from '@/core/curing/ingredients';
 import { inUnits, formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { BatchOfDay } from '@/server/grind';
 import type { ScaleState } from '../wrap/useScale';

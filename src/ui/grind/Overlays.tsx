@@ -1,6 +1,6 @@
 'use client';
 
-import { gramsShown } from '@/core/grindroom/batch';
+import { gramsShown } from '@/core/curing/ingredients';
 import { formatWeight } from '@/core/quantity/weight';
 import { Choose } from '../wrap/Choose';
 import { TypedWeight } from '../wrap/TypedWeight';
@@ -93,7 +93,7 @@ export function Overlays({ grinder, over, onClose: close }: Props) {
       )}
       {over === 'look' && act.does === 'look' && batch && (
         <SecondLook
-          batchId={batch.id}
+          of={{ batchId: batch.id }}
           ingredient={act.due.name}
           about={`${gramsShown(act.due.weighed ?? 0)} g of ${act.due.name} for ${formatWeight(batch.standing.meat, view.unit)} ${view.unit} of meat: ${ppmWords(batch)}.`}
           onClose={close}

@@ -1,4 +1,4 @@
-import { gramsShown } from '@/core/grindroom/batch';
+import { gramsShown } from '@/core/curing/ingredients';
 import { formatWeight } from '@/core/quantity/weight';
 import type { GrindOfDay, GrindView } from '@/server/grind';
 import styles from './RecipeTable.module.css';

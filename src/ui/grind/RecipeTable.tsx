@@ -1,4 +1,4 @@
-import { gramsShown } from '@/core/grindroom/batch';
+import { gramsShown } from '@/core/curing/ingredients';
 import { formatWeight, type WeighingUnit } from '@/core/quantity/weight';
 import type { BatchOfDay, GrindOfDay } from '@/server/grind';
 import styles from './RecipeTable.module.css';

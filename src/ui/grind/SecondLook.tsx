@@ -7,7 +7,8 @@ import { lookAsSecond, newClientId } from '../kit/act';
 import { useRefreshLive } from '../kit/live/useLive';
 
 type Props = {
-  batchId: string;
+  /** What it is in: a batch, or a brine or rub. */
+  of: { readonly batchId: string } | { readonly mixId: string };
   ingredient: string;
   /** In words: `27.3 g, 150 ppm of 156`. */
   about: string;
@@ -16,14 +17,14 @@ type Props = {
 };
 
 /** A second person looks at what brings nitrite, and signs with name and secret; whoever weighed it is refused. */
-export function SecondLook({ batchId, ingredient, about, onClose, onLooked }: Props) {
+export function SecondLook({ of, ingredient, about, onClose, onLooked }: Props) {
   const [problem, setProblem] = useState('');
   const [busy, setBusy] = useState(false);
   const [clientId] = useState(newClientId);
   const refresh = useRefreshLive();
   async function sign(said: { name: string; secret: string }) {
     setBusy(true);
-    const answer = await lookAsSecond({ clientId, batchId, ingredient }, said);
+    const answer = await lookAsSecond({ clientId, ...of, ingredient }, said);
     setBusy(false);
     if (!answer.ok) return setProblem(answer.message);
     refresh();

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { DueIngredient } from '@/core/grindroom/batch';
+import type { DueIngredient } from '@/core/curing/ingredients';
 import type { Failure } from '@/core/quantity/result';
 import type { SignedReading } from '@/core/scale/reading';
 import type { GrindOfDay, GrindView } from '@/server/grind';

@@ -103,9 +103,9 @@ async function* linesOf(response: Response): AsyncGenerator<string> {
 
 /** A second person says yes at somebody's station, by name and secret: it is their own deed. */
 export function lookAsSecond(
-  input: InputOf<'lookSecond'>,
+  input: InputOf<'lookSecond'> | InputOf<'lookAtMix'>,
   who: { readonly name: string; readonly secret: string },
-): Promise<Answer<OutputOf<'lookSecond'>>> {
+): Promise<Answer<OutputOf<'lookSecond'> | OutputOf<'lookAtMix'>>> {
   return postTo('/api/second-look', { ...input, ...who }, { offline: OFFLINE, noAnswer: NO_ANSWER });
 }
 

@@ -49,6 +49,7 @@ const TODAY: Hook = { word: 'Today', key: 'd', path: '/today', isPlate: true };
 const YIELDS: Hook = { word: 'Yields', key: 'y', path: '/yields', isEnd: true };
 const BLOCK: Hook = { word: 'Block', key: 'k', path: '/block' };
 const GRIND: Hook = { word: 'Grind', key: 'i', path: '/grind' };
+const SMOKE: Hook = { word: 'Smoke', key: 'm', path: '/smoke' };
 
 /** The stages that a role works at: sheets, bills and booking are the office's. */
 export function stagesFor(role: string): readonly Stage[] {
@@ -65,7 +66,7 @@ export function hooksFor(role: string): readonly Hook[] {
   }));
   // What is cut is wrapped at the same time: the block is a place on the way, not a stage of its own.
   const cuts = role === 'wrapper' || role === 'smoker' ? [] : [BLOCK];
-  const way = stages.flatMap((hook) => (hook.stage === 'wrap' ? [...cuts, hook, GRIND] : [hook]));
+  const way = stages.flatMap((hook) => (hook.stage === 'wrap' ? [...cuts, hook, GRIND, SMOKE] : [hook]));
   return [TODAY, ...way, ...(isFloorRole(role) ? [] : [YIELDS])];
 }
 

@@ -13,6 +13,7 @@ import styles from './Trace.module.css';
 
 const OF_WORDS: Readonly<Record<BackStep['of'], string>> = {
   pack: 'pack',
+  smoke: 'smoke',
   cure: 'cure',
   batch: 'batch',
   ingredient: 'in it',

@@ -31,6 +31,7 @@ function view(change: Partial<WrapView> = {}): WrapView {
     expectedTub: weight(9.65),
     weighings: [],
     settledLines: [],
+    inSmoke: {},
     cold: COLD[0]!,
     onBlock: COLD[0]!,
     inTub: weight(0),

@@ -52,7 +52,7 @@ export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[]
     return { made: found.length, net: sumWeights(found.map((each) => each.net)) };
   };
   const fromLines = view.lines.flatMap((line) => {
-    const packs = sofar('package', (each) => each.lineKey === line.key).made;
+    const packs = sofar('package', (each) => each.lineKey === line.key && each.source !== 'ends').made;
     const green = sofar('green', (each) => each.lineKey === line.key);
     const settled = view.settledLines.includes(line.key);
     if (line.cure === null) return [packTarget(view, line, { made: packs, settled, from: 'share' })];
@@ -60,8 +60,11 @@ export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[]
       greenTarget(view, line, { green, settled }),
       {
         ...packTarget(view, line, { made: packs, settled, from: 'cure' }),
-        waits: green.made === 0 ? 'green weight first' : '',
+        waits: green.made === 0 ? 'green weight first' : (view.inSmoke[line.key] ?? ''),
       },
+      ...(packs > 0
+        ? [endsTarget(line, sofar('package', (each) => each.lineKey === line.key && each.source === 'ends'))]
+        : []),
     ];
   });
   return [
@@ -116,6 +119,24 @@ function packTarget(
     pieces: perPack === null ? null : Math.max(1, Math.min(perPack, left ?? perPack)),
     settled,
     waits: isGrind ? waitsForTub(view, made) : '',
+  };
+}
+
+/** What slicing left over: the owner's as well, and waited for by nobody. */
+function endsTarget(line: ForecastLine, { made }: Sofar): Target {
+  return {
+    key: `ends ${line.key}`,
+    section: 'smokehouse',
+    title: `${line.cut}, ends`,
+    detail: 'ends and pieces, the owner’s',
+    purpose: { kind: 'package', from: 'ends', lineKey: line.key },
+    destination: line.destination,
+    due: made,
+    made,
+    band: null,
+    pieces: null,
+    settled: false,
+    waits: '',
   };
 }
 

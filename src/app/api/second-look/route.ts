@@ -5,7 +5,7 @@ import { checkShape } from '@/core/shape/checkShape';
 import { usualSurroundings } from '@/server/house/surroundings';
 import { proved } from '@/server/people';
 
-/** A second person at somebody's station: by name and secret it is their own deed, and their tries are counted. */
+/** A second person at somebody's station, of a batch or of a brine: by name and secret it is their own deed, and their tries are counted. */
 export async function POST(request: Request): Promise<Response> {
   if (!(await currentActor()))
     return Response.json(await askAs(undefined, 'lookSecond', {}), { status: 401 });
@@ -16,6 +16,7 @@ export async function POST(request: Request): Promise<Response> {
   if (!checked.ok) return Response.json(checked, { status: statusOf(checked) });
   const { db, now } = usualSurroundings();
   const who = await proved(db, { ...checked.value, address: addressOf(request) }, now);
-  const result = who.ok ? await askAs(who.value, 'lookSecond', asked) : who;
+  const deed = 'mixId' in asked ? ('lookAtMix' as const) : ('lookSecond' as const);
+  const result = who.ok ? await askAs(who.value, deed, asked) : who;
   return Response.json(result, { status: result.ok ? 200 : statusOf(result) });
 }

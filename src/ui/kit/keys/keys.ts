@@ -8,6 +8,7 @@ export type Scope =
   | 'block'
   | 'wrap'
   | 'grind'
+  | 'smoke'
   | 'prices'
   | 'book'
   | 'calls'
@@ -166,6 +167,24 @@ export const KEYS = {
     order: { keys: 'o', shown: 'O', does: 'the order of the day: another batch, and what it costs' },
     hold: { keys: 'h', shown: 'H', does: 'hold the batch with a reason, or release it' },
   },
+  smoke: {
+    next: { keys: 'right', shown: '→', does: 'the next piece', repeats: true },
+    before: { keys: 'left', shown: '←', does: 'the one before', repeats: true },
+    act: { keys: 'enter', shown: 'Enter', does: 'what comes next for it', notOnButtons: true },
+    turned: { keys: 't', shown: 'T', does: 'it was turned' },
+    move: { keys: 'v', shown: 'V', does: 'it lies at another place' },
+    note: { keys: 'n', shown: 'N', does: 'a note on the piece' },
+    hold: { keys: 'h', shown: 'H', does: 'hold the piece with a reason, or release it' },
+    loadAfter: { keys: 'bracketright', shown: ']', does: 'the next load' },
+    loadBefore: { keys: 'bracketleft', shown: '[', does: 'the load before' },
+    load: { keys: 'l', shown: 'L', does: 'hang the piece in a load' },
+    fire: { keys: 'f', shown: 'F', does: 'light the load, or end it when it is cold' },
+    holdLoad: { keys: 'shift+h', shown: 'Shift H', does: 'hold the load with a reason, or release it' },
+    brine: { keys: 'b', shown: 'B', does: 'make a brine' },
+    ingredient: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'an ingredient of the brine, out of order' },
+    typed: { keys: 'y', shown: 'Y', does: 'type the weight of an ingredient, while the scale is away' },
+    print: { keys: 'p', shown: 'P', does: 'print the load for the file' },
+  },
   book: {
     book: { keys: 'mod+enter', shown: 'Ctrl Enter', does: 'book what is typed', inFields: true },
     animal: { keys: 'alt+a', shown: 'Alt A', does: 'another animal of the same farm', inFields: true },
@@ -191,6 +210,7 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   block: 'The block',
   wrap: 'The wrap table',
   grind: 'The grind room',
+  smoke: 'The smokehouse',
   prices: 'The prices',
   book: 'Booking',
   calls: 'The call list',
