@@ -1,6 +1,8 @@
 export { blockSheetPdf, type BlockPaper } from './blockSheet';
 export { drawLabel, labelMeasures } from './label';
+export { dayBookPdf } from './dayBook';
 export { farmSeasonPdf } from './farmSeason';
+export { loadPaperPdf } from './loadPaper';
 export { cutCardsPdf } from './cutCards';
 export { blankSheetPdf } from './blankSheet';
 export { confirmationPdf } from './confirmation';

@@ -7,7 +7,9 @@ const {
   blockSheetPdf,
   confirmationPdf,
   cutCardsPdf,
+  dayBookPdf,
   farmSeasonPdf,
+  loadPaperPdf,
   sheetCopyPdf,
   statementPdf,
 } = await tsImport('./index.ts', {
@@ -22,3 +24,5 @@ export const blankSheet = blankSheetPdf;
 export const blockSheet = blockSheetPdf;
 export const sheetCopy = sheetCopyPdf;
 export const farmSeason = farmSeasonPdf;
+export const dayBook = dayBookPdf;
+export const loadPaper = loadPaperPdf;

@@ -57,6 +57,17 @@ function widthAtOne({ text, by: { font, widths } }: Run): number {
   return width;
 }
 
+/** Lines to be drawn, points from the lower left corner of their picture. */
+export type Drawing = {
+  readonly width: number;
+  readonly height: number;
+  readonly lines: readonly {
+    readonly points: readonly (readonly [number, number])[];
+    readonly isQuiet: boolean;
+    readonly label: string;
+  }[];
+};
+
 /** Between columns, points. */
 const GUTTER = 20;
 
@@ -225,6 +236,32 @@ export class Writer {
     this.room(height + 12);
     this.page.drawImage(image, { x: this.left, y: this.y - height, width, height });
     this.y -= height + 14;
+  }
+
+  /** Lines in a picture of so many points, from its lower left corner; a label stands at the left end of its line. */
+  drawing({ width, height, lines }: Drawing): void {
+    this.room(height + 14);
+    const [left, bottom] = [this.left, this.y - height];
+    for (const { points, isQuiet, label } of lines) {
+      for (const [at, [x, y]] of points.entries()) {
+        const next = points[at + 1];
+        if (!next) continue;
+        this.page.drawLine({
+          start: { x: left + x, y: bottom + y },
+          end: { x: left + next[0], y: bottom + next[1] },
+          color: isQuiet ? LOST : INK,
+          thickness: isQuiet ? 0.5 : 1.4,
+        });
+      }
+      const [first] = points;
+      if (label === '' || !first) continue;
+      const runs = runsOf(label, this.fonts.plain);
+      const before = this.y;
+      this.y = bottom + first[1] + 2;
+      this.draw(runs, left + width - this.widthOf(runs, 8), 8, QUIET);
+      this.y = before;
+    }
+    this.y = bottom - 14;
   }
 
   box(x: number, width: number, height: number, color: typeof INK): void {

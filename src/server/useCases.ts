@@ -1,5 +1,6 @@
 import { block } from './block';
 import { book } from './book';
+import { dayBook } from './dayBook';
 import { grind } from './grind';
 import { hang } from './hang';
 import type { UseCase } from './house/useCase';
@@ -27,6 +28,7 @@ export const USE_CASES = {
   ...grind,
   ...smoke,
   ...trace,
+  ...dayBook,
   ...settle,
   ...rail,
   ...ticket,

@@ -5,13 +5,7 @@ import { weight, type Weight, type WeighingUnit } from '../quantity/weight';
 import { pantryOf } from '../species/recipe';
 import type { Recipe } from '../species/recipeTypes';
 import { allSpecies, catalogue } from '../tests/catalogue';
-import {
-  duesOf,
-  standingOf,
-  type BatchDeed,
-  type BatchEvent,
-  type BatchGround,
-} from './batch';
+import { duesOf, standingOf, type BatchDeed, type BatchEvent, type BatchGround } from './batch';
 import { missingFrom, whyNot } from './batchRules';
 
 const pantry = pantryOf(catalogue.ingredients);

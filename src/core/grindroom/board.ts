@@ -36,6 +36,12 @@ export function washBetween(before: GrindJob, after: GrindJob): Wash {
   return before.shareId === after.shareId ? 'none' : 'scrape';
 }
 
+/** Washes that do for one that is due: a more thorough one does as well. */
+export function washesThatDo(due: Wash): readonly Wash[] {
+  const order: readonly Wash[] = ['none', 'scrape', 'species', 'wet'];
+  return order.slice(order.indexOf(due));
+}
+
 /** A day's batches in an order, each with the wash before it. */
 export type GrindDay = {
   readonly order: readonly { readonly id: string; readonly wash: Wash; readonly minutes: number }[];

@@ -3,6 +3,7 @@ import { cureStanding, type CureEvent, type CureGround } from '../curing/inCure'
 import { gramsWords } from '../curing/ingredients';
 import type { BatchFile } from '../grindroom/batch';
 import { degreesWords } from '../order/deepTemperature';
+import type { ShareId } from '../order/animal';
 import { isOwn } from '../order/settling';
 import type { ShareFile } from '../order/shareFile';
 import { netOf } from '../order/standing';
@@ -254,7 +255,7 @@ function ofAnimal({ animal, situation }: ShareFile): BackStep {
 
 /** A household with the packs of it that something reached. */
 export type Reached = {
-  readonly shareId: string;
+  readonly shareId: ShareId;
   readonly owner: string;
   readonly phone: string;
   readonly tag: string;

@@ -94,6 +94,16 @@ export async function lastLots(db: Database): Promise<Readonly<Record<string, st
   return Object.fromEntries(rows.reverse().map(({ ingredient, lot }) => [ingredient, lot]));
 }
 
+/** The batch that was begun last, and when something was last done to it; undefined before the first. */
+export async function lastBegun(
+  db: Database,
+): Promise<(Pick<GrindBatch, 'id' | 'shareId' | 'lineKey'> & { readonly until: string }) | undefined> {
+  const last = await db('grindBatches').orderBy('at', 'desc').first('id', 'shareId', 'lineKey', 'at');
+  if (!last) return undefined;
+  const event = await db('grindEvents').where({ batchId: last.id }).orderBy('number', 'desc').first('at');
+  return { id: last.id, shareId: last.shareId, lineKey: last.lineKey, until: event?.at ?? last.at };
+}
+
 /** How many batches were begun on a day: the next lot is numbered by it. */
 export async function batchesBegunOn(db: Database, day: Day): Promise<number> {
   // Between the hyphen and the sign after it, so that the index of lots is used.

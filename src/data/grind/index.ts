@@ -2,6 +2,7 @@ export {
   batchesBegunOn,
   batchesOfShares,
   isBatchLoad,
+  lastBegun,
   lastLots,
   shareOfBatch,
   sharesOfLot,

@@ -34,6 +34,7 @@ import * as lessons from './032-lessons';
 import * as farmNotes from './033-farm-notes';
 import * as grindBatches from './034-grind-batches';
 import * as smokehouse from './035-smokehouse';
+import * as dayBook from './036-day-book';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -74,6 +75,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['033-farm-notes', farmNotes],
   ['034-grind-batches', grindBatches],
   ['035-smokehouse', smokehouse],
+  ['036-day-book', dayBook],
 ];
 
 async function noWayBack(): Promise<void> {

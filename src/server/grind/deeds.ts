@@ -9,17 +9,15 @@ import { formatWeight, type Weight } from '@/core/quantity/weight';
 import { success } from '@/core/quantity/result';
 import { dayIn, instant } from '@/core/time/shopTime';
 import { batchesBegunOn, writeBatch } from '@/data/grind';
-import type { Role } from '@/data/people';
 import { clientId, id, words } from '../house/fields';
 import { isOwner } from '../house/actor';
 import { refuse } from '../house/reasons';
 import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF } from '../house/useCase';
 import { loadTaken, onScaleOrTyped, type OnScaleOrTyped } from '../wrap/reading';
+import { GRINDERS } from './grinders';
+import { jobOf, lastThrough, WASH_WORDS, washDue } from './washing';
 import { batchIn, doTo, type BatchIn } from './batchIn';
-
-/** Who works at the grinder. */
-export const GRINDERS: readonly Role[] = ['owner', 'cutter', 'smoker'];
 
 type Done = { readonly batchId: string };
 
@@ -48,6 +46,13 @@ export const beginBatch = defineUseCase<{ clientId: string; shareId: ShareId; li
     }
     if (weighings.some((each) => each.lineKey === lineKey)) {
       return refuse('packed-already', 'Some of it is packed already, without a batch. Pack the rest so too.');
+    }
+    const wash = await washDue(house, await lastThrough(house), jobOf(file, lineKey, recipe.allergens));
+    if (wash !== 'none') {
+      return refuse(
+        'not-yet',
+        `The grinder is not washed since the last batch: ${WASH_WORDS[wash]} comes first.`,
+      );
     }
     const day = dayIn(file.shop.zone, house.now);
     const lot = `G${day}-${(await batchesBegunOn(house.db, day)) + 1}`;

@@ -174,6 +174,31 @@ describe('a batch of one household', () => {
   }, 60_000);
 });
 
+describe('the grinder between two owners', () => {
+  it('is washed before the next batch begins, and a thorough wash does for a light one', async () => {
+    await begin('Breakfast');
+    const share = { part: 'left' as const, owner: { name: 'Corwin Aske' }, sheet: { houseForTheRest: true } };
+    const weights = { left: { hot: 92.5, cold: 91 }, right: { hot: 91, cold: 89.6 } };
+    const animal = { ...hogDocument().animal, tag: 'H901' };
+    const [file] = await shop.book(hogDocument({ animal, shares: [share], weights }));
+    await shop.approveAndStart(file!.share.id);
+    const other = (await jobs()).find(({ tag, batch }) => tag === 'H901' && !batch)!;
+    expect(other.washDue).toBe('scrape');
+    const next = { shareId: other.shareId, lineKey: other.lineKey };
+    expect(await shop.ask('beginBatch', { clientId: randomUUID(), ...next }, 'smoker')).toMatchObject({
+      reason: 'not-yet',
+      message: expect.stringContaining('scraped and sanitised'),
+    });
+    // The other batch of the same owner needs none.
+    expect((await jobs()).find(({ tag, batch }) => tag === 'H900' && !batch)!.washDue).toBe('none');
+    await shop.get('noteWash', { clientId: randomUUID(), wash: 'wet' }, 'smoker');
+    expect((await jobs()).find(({ id }) => id === other.id)!.washDue).toBe('none');
+    expect(await shop.ask('beginBatch', { clientId: randomUUID(), ...next }, 'smoker')).toMatchObject({
+      ok: true,
+    });
+  }, 60_000);
+});
+
 describe('a trace', () => {
   it('goes from a pack back to its batch, lots, people, sides and animal, and from each of them forward', async () => {
     const { batchId, lineKey } = await begin('Breakfast');

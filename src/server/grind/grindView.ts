@@ -1,5 +1,12 @@
 import Joi from 'joi';
-import { bestDay, dayInOrder, USUAL_WASH, type GrindDay, type GrindJob } from '@/core/grindroom/board';
+import {
+  bestDay,
+  dayInOrder,
+  USUAL_WASH,
+  type GrindDay,
+  type GrindJob,
+  type Wash,
+} from '@/core/grindroom/board';
 import { duesOf, type BatchStanding } from '@/core/grindroom/batch';
 import { missingFrom, missingFromMix, mostFilm } from '@/core/grindroom/batchRules';
 import { balanceOfKind } from '@/core/ledger/ledger';
@@ -15,6 +22,7 @@ import { allUsers } from '@/data/people';
 import { liveShares, readShareFiles } from '@/data/rail';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { groundIn, standingIn } from './batchIn';
+import { jobOf, lastThrough, washDue } from './washing';
 
 /** What waits at the grinder, is in it, or has come out of it: one line of one share's plan. */
 export type GrindOfDay = {
@@ -40,6 +48,8 @@ export type GrindOfDay = {
   readonly pieces: number | null;
   /** What is due of each ingredient for the meat that is planned; tenths of a gram. */
   readonly due: readonly { readonly name: string; readonly tenths: number }[];
+  /** What must be washed before it may begin; `none` where nothing must. */
+  readonly washDue: Wash;
   /** Minutes of washing that a day has more where this comes next. */
   readonly ifNext: number;
   /** Null before it is begun. */
@@ -87,20 +97,29 @@ export const grindView = defineUseCase<object, GrindView>({
     const inOrder = waiting
       .map((job) => forBoard(files, job))
       .sort((a, b) => orderOf.get(a.id)! - orderOf.get(b.id)!);
+    const last = await lastThrough(house);
+    const washes = new Map<string, Wash>();
+    for (const job of waiting) {
+      if (!job.batch) washes.set(job.id, await washDue(house, last, forBoard(files, job)));
+    }
     const people = Object.fromEntries((await allUsers(house.db)).map(({ id, name }) => [id, name]));
     const unit = files[0]?.shop.unit ?? 'lb';
     return success({
       readAt: instant(house.now),
       unit,
       day,
-      jobs: jobs.map((job) => ({ ...job, ifNext: moreMinutes(inOrder, job.id, day.minutes) })),
+      jobs: jobs.map((job) => ({
+        ...job,
+        washDue: washes.get(job.id) ?? 'none',
+        ifNext: moreMinutes(inOrder, job.id, day.minutes),
+      })),
       people,
       lots: await lastLots(house.db),
     });
   },
 });
 
-type Waits = Omit<GrindOfDay, 'ifNext'>;
+type Waits = Omit<GrindOfDay, 'ifNext' | 'washDue'>;
 
 /** Households that are cut as one stand once, under the first of them. */
 function isCutByItself({ share, together, start, closing }: ShareFile): boolean {
@@ -162,7 +181,10 @@ function jobsOf(house: House, file: ShareFile): Waits[] {
   });
 }
 
-function forBoard(files: readonly ShareFile[], { id, shareId, species, allergens, fatPct }: Waits): GrindJob {
-  const { situation } = files.find(({ share }) => share.id === shareId)!;
-  return { id, shareId, species, allergens, rite: situation.condition?.rite ?? '', leanPct: 100 - fatPct };
+function forBoard(files: readonly ShareFile[], { shareId, lineKey, allergens }: Waits): GrindJob {
+  return jobOf(
+    files.find(({ share }) => share.id === shareId)!,
+    lineKey,
+    allergens,
+  );
 }

@@ -1,6 +1,7 @@
 import { beginCure, doCure, weighCure } from './cures';
 import { beginLoad, doLoad, noteReading, weighSmoked } from './loads';
 import { beginMix, doMix, lookAtMix, weighMix } from './mixes';
+import { loadPaperView } from './loadPaperView';
 import { smokeView } from './smokeView';
 
 export type { CureAtSmoke, PieceAtSmoke, PieceNext } from './pieces';
@@ -9,6 +10,7 @@ export { recordReadings } from './loads';
 
 export const smoke = {
   smokeView,
+  loadPaperView,
   beginMix,
   weighMix,
   lookAtMix,

@@ -1,5 +1,8 @@
+import { beginDrill, endDrill, reachInDrill } from './drills';
 import { traceView } from './traceView';
 
-export type { Traced, TraceView } from './traceView';
+export type { DrillUnderWay } from './drills';
+export type { Traced } from './traced';
+export type { TraceView } from './traceView';
 
-export const trace = { traceView } as const;
+export const trace = { traceView, beginDrill, reachInDrill, endDrill } as const;

@@ -10,6 +10,8 @@ import type { Found } from '@/core/goals/findSheets';
 import type { SearchJob } from '@/core/goals/searchJob';
 import type { DividedInWords, WantedJob } from '@/core/goals/wantedJob';
 import type { BlockPaper } from '@/papers';
+import type { DayBook } from '@/core/dayBook/dayBook';
+import type { LoadPaper } from '@/core/smokehouse/loadPaper';
 import type { FarmSeason } from '@/core/yields/farmSeason';
 
 const holder = globalThis as { fractumHeavy?: Piscina; fractumSearch?: Piscina };
@@ -58,6 +60,16 @@ export async function statementOf(statement: Statement): Promise<Uint8Array> {
 /** A farm's season as the bytes of a PDF. */
 export async function farmSeasonOf(season: FarmSeason): Promise<Uint8Array> {
   return (await threads().run(season, { name: 'farmSeason' })) as Uint8Array;
+}
+
+/** The book of a day as the bytes of a PDF. */
+export async function dayBookPdfOf(book: DayBook): Promise<Uint8Array> {
+  return (await threads().run(book, { name: 'dayBook' })) as Uint8Array;
+}
+
+/** A load of the smokehouse, for the file, as the bytes of a PDF. */
+export async function loadPaperOf(paper: LoadPaper): Promise<Uint8Array> {
+  return (await threads().run(paper, { name: 'loadPaper' })) as Uint8Array;
 }
 
 /** Threads for searches: two at a time, and the next ones wait. */

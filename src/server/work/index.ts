@@ -7,7 +7,9 @@ export {
   sheetCopyOf,
   sheetsFor,
   cutCardsOf,
+  dayBookPdfOf,
   farmSeasonOf,
+  loadPaperOf,
   statementOf,
 } from './heavy';
 export { Printing } from './printing';

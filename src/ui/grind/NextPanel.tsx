@@ -1,3 +1,4 @@
+import { USUAL_WASH } from '@/core/grindroom/board';
 import { gramsShown } from '@/core/curing/ingredients';
 import type { Weight } from '@/core/quantity/weight';
 import type { GrindOfDay } from '@/server/grind';
@@ -5,6 +6,12 @@ import { IngredientOnScale, MeatOnScale } from './OnScale';
 import styles from './OnScale.module.css';
 import type { AtGrinder, NextAct } from './useGrind';
 import { ppmWords } from './words';
+
+const WASH_CAUTIONS = {
+  scrape: 'Scrape and sanitise: head open, all of the last owner’s meat out. Lock out before you clean.',
+  species: 'Knives, tables, saw and grinder. Lock out before you clean.',
+  wet: 'Take it apart, wash and rinse hot; look at it again before milk, wheat or another rite. Lock out before you clean.',
+} as const;
 
 type Props = { grinder: AtGrinder; job: GrindOfDay; act: NextAct };
 
@@ -24,6 +31,14 @@ export function NextPanel({ grinder: { scale, view, lotOf }, job, act }: Props) 
         <p className={styles.figure}>
           {gramsShown(act.due.weighed ?? 0)} <small>g</small>
         </p>
+      )}
+      {act.does === 'wash' && (
+        <>
+          <p className={styles.figure}>
+            {USUAL_WASH[act.wash]} <small>min</small>
+          </p>
+          <p>{WASH_CAUTIONS[act.wash]}</p>
+        </>
       )}
       {batch?.standing.ppm != null && <p>{ppmWords(batch)}</p>}
       {batch?.standing.held && (

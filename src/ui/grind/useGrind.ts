@@ -14,15 +14,16 @@ import { whyNoReading } from '../wrap/whyNotTaken';
 
 /** What comes next for the batch in hand. */
 export type NextAct =
+  | { readonly does: 'wash'; readonly wash: Exclude<GrindOfDay['washDue'], 'none'> }
   | { readonly does: 'begin' | 'meat' | 'mixed' | 'head' | 'pack' | 'close' | 'over' | 'held' }
   | { readonly does: 'weigh' | 'look'; readonly due: DueIngredient };
 
 /** @param wantsMeat - more meat is asked for, though some is in already */
 export function nextAct(
-  { batch }: GrindOfDay,
+  { batch, washDue }: GrindOfDay,
   { wantsMeat, chosen }: { readonly wantsMeat: boolean; readonly chosen: string },
 ): NextAct {
-  if (!batch) return { does: 'begin' };
+  if (!batch) return washDue === 'none' ? { does: 'begin' } : { does: 'wash', wash: washDue };
   const { standing, missing } = batch;
   if (standing.isClosed) return { does: 'over' };
   if (standing.held !== '') return { does: 'held' };
@@ -54,6 +55,7 @@ export function useGrind(first: GrindView) {
   const bench = useScale('scale');
   const spice = useScale('spice-scale');
   const scale = act?.does === 'weigh' ? spice : bench;
+  const wash = useAsk('noteWash');
   const [begin, meat, back, ingredient, deed] = [
     useAsk('beginBatch'),
     useAsk('weighMeat'),
@@ -61,7 +63,7 @@ export function useGrind(first: GrindView) {
     useAsk('weighIngredient'),
     useAsk('doBatch'),
   ];
-  const busy = [begin, meat, back, ingredient, deed].some((each) => each.busy);
+  const busy = [wash, begin, meat, back, ingredient, deed].some((each) => each.busy);
 
   async function told(
     answer: Promise<{ readonly ok: true } | Failure<string>>,
@@ -98,6 +100,8 @@ export function useGrind(first: GrindView) {
     if (!act || !job || busy) return;
     const batchId = job.batch?.id ?? '';
     switch (act.does) {
+      case 'wash':
+        return told(wash.ask({ wash: act.wash }), 'Washed');
       case 'begin':
         return told(begin.ask({ shareId: job.shareId, lineKey: job.lineKey }), `${job.recipe} begun`);
       case 'meat':

@@ -12,10 +12,17 @@ const ACTS = {
   held: 'Held',
 } as const;
 
+const WASHED = {
+  scrape: 'Scraped and sanitised',
+  species: 'Cleaned between species',
+  wet: 'Full wet clean done',
+} as const;
+
 /** What the one large button says. */
 export function actWords(act: NextAct, { recipe }: GrindOfDay): string {
   if (act.does === 'weigh') return `Weigh ${act.due.name}`;
   if (act.does === 'look') return 'Second person';
+  if (act.does === 'wash') return WASHED[act.wash];
   return act.does === 'begin' ? `Begin: ${recipe}` : ACTS[act.does];
 }
 

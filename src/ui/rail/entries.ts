@@ -20,6 +20,8 @@ const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Call list', also: 'telephone ring questions', page: '/calls' },
   { label: 'Yields of the shop', also: 'rates percent cutout statistics year', page: '/yields' },
   { label: 'Trace a pack, an animal or a lot', also: 'recall where from back forward drill', page: '/trace' },
+  { label: 'The book of the day', also: 'inspector haccp temperatures cleaning holds signed', page: '/book-of-day' },
+  { label: 'Ingredients that came in', also: 'receive lots spices curing salt supplier', page: '/ingredients' },
   { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 

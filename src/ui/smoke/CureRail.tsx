@@ -90,7 +90,7 @@ function Piece({
           {piece.next === 'held' ? 'held' : standingWords(piece)}
           {late && `, ${piece.cure!.day - piece.cure!.days} late`}
         </span>
-        {weightsOf(piece).map(({ words, net, about }) => (
+        {inShort(piece).map(({ words, net, about }) => (
           <span key={words} className={styles.weight}>
             <b>
               {about && '≈ '}
@@ -102,6 +102,12 @@ function Piece({
       </span>
     </button>
   );
+}
+
+/** Green, what it weighed last, and what is expected: all of them stand with the piece in hand. */
+function inShort(piece: PieceAtSmoke): ReturnType<typeof weightsOf> {
+  const weights = weightsOf(piece);
+  return weights.length <= 3 ? weights : [weights[0]!, ...weights.slice(-2)];
 }
 
 /** Today first, then each day under which something hangs; the days between are ticks, many of them a break. */

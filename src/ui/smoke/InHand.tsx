@@ -26,7 +26,7 @@ export function InHand(props: Props) {
   const { piece, view, mayDo, isOwner, busy, onAct, onTurned, onMove, onNote, onHold } = props;
   const { cure, next } = piece;
   const isHeld = next === 'held';
-  const canAct = mayDo && next !== 'lie' && next !== 'smoke' && (!isHeld || (isOwner && Boolean(cure?.held)));
+  const canAct = mayDo && next !== 'lie' && next !== 'smoke' && (!isHeld || isOwner);
   return (
     <section className={styles.inHand} aria-label="The piece in hand">
       <div>
@@ -37,13 +37,6 @@ export function InHand(props: Props) {
             {piece.cut.toLowerCase()}, {piece.tag}
           </span>
         </h2>
-        <p className="quiet">
-          {cure
-            ? `${cureWords(piece)}. ${cure.out ? `Out ${dayWords(cure.out)}` : `Due out ${dayWords(cure.due)}`}${cure.turned > 0 ? `, turned ${cure.turned} times` : ''}.`
-            : 'Green. What goes into it is mixed first, by its own weight or as a brine.'}
-          {cure?.notes.map((words) => ` ${words}.`)}
-        </p>
-        {isHeld && <p className="alarm">{piece.waits || cure?.held}</p>}
       </div>
       <p className={styles.weights}>
         {weightsOf(piece).map(({ words, net, about }) => (
@@ -57,6 +50,15 @@ export function InHand(props: Props) {
         ))}
         {cure && <PpmBar ppm={cure.ppm} limit={cure.limit} />}
       </p>
+      <div>
+        <p className="quiet">
+          {cure
+            ? `${cureWords(piece)}. ${cure.out ? `Out ${dayWords(cure.out)}` : `Due out ${dayWords(cure.due)}`}${cure.turned > 0 ? `, turned ${cure.turned} times` : ''}.`
+            : 'Green. What goes into it is mixed first, by its own weight or as a brine.'}
+          {cure?.notes.map((words) => ` ${words}.`)}
+        </p>
+        {isHeld && <p className="alarm">{piece.waits || cure?.held}</p>}
+      </div>
       {mayDo && (
         <div className={styles.acts}>
           {next === 'pack' ? (

@@ -77,7 +77,7 @@ export function LoadCurve({ load, zone }: Props) {
           markLine: {
             silent: true,
             symbol: 'none',
-            data: posts.flatMap((post) => postLine(post, { ink, alarm, words })),
+            data: posts.flatMap((post) => postLine(post, { ink, alarm, words, until })),
           },
           markPoint: {
             silent: true,
@@ -110,12 +110,18 @@ function lastMinute({ readings, standing }: LoadAtSmoke): number {
   return Math.max(600, (readings.at(-1)?.[0] ?? 0) + 30, ...posts.map((minute) => minute + 60));
 }
 
-type Inks = { readonly ink: string; readonly alarm: string; readonly words: object };
+type Inks = {
+  readonly ink: string;
+  readonly alarm: string;
+  readonly words: object;
+  /** The last minute of the picture. */
+  readonly until: number;
+};
 
 /** A post: the heat from below up to what must be got over, a cooling from above down to what must be got under. */
 function postLine(
   { kind, words: plan, by, met, degrees, state }: Post,
-  { ink, alarm, words }: Inks,
+  { ink, alarm, words, until }: Inks,
 ): [object, object][] {
   const at = kind === 'heat' ? met : by;
   if (at === null) return [];
@@ -125,7 +131,7 @@ function postLine(
     ...words,
     show: true,
     position: 'end',
-    formatter: plan,
+    formatter: at < until * 0.8 ? plan : plan.split(' within')[0],
     color: missed ? alarm : ink,
     fontWeight: missed ? 700 : 400,
   };

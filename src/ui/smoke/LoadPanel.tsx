@@ -8,7 +8,7 @@ import type { LoadAtSmoke, PieceAtSmoke, SmokeView } from '@/server/smoke';
 import { onDemand } from '../kit/onDemand';
 import { PpmBar } from './PpmBar';
 import styles from './SmokeScreen.module.css';
-import { hourAt, loadWords } from './words';
+import { cutWords, hourAt, loadWords } from './words';
 
 const LoadCurve = onDemand(() => import('./LoadCurve').then((module) => module.LoadCurve));
 
@@ -120,7 +120,7 @@ function PiecesInLoad({ load, view, mayDo, onOut, onPick }: Props) {
             <td>
               {piece ? (
                 <button type="button" className={styles.asLink} onClick={() => onPick(piece)}>
-                  {piece.name.split(',')[0]}, {piece.cut.toLowerCase()}
+                  {piece.name.split(',')[0]}, {cutWords(piece)}
                 </button>
               ) : (
                 'packed'

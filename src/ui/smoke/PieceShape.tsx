@@ -3,7 +3,7 @@ import type { PieceAtSmoke, PieceOutline } from '@/server/smoke';
 import styles from './CureRail.module.css';
 
 /** The tallest and the widest that a piece is drawn. */
-const [TALL, WIDE] = [78, 62];
+const [TALL, WIDE] = [72, 60];
 
 type Props = { piece: PieceAtSmoke; shape: PieceOutline | undefined };
 

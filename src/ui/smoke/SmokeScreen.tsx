@@ -80,7 +80,7 @@ export function SmokeScreen({ first }: { first: SmokeView }) {
       case 'load':
         return setOver('load');
       case 'held':
-        return isOwner && piece.cure?.held ? setOver('hold') : undefined;
+        return isOwner ? setOver(piece.cure?.held ? 'hold' : 'holdLoad') : undefined;
       case 'pack':
         return router.push(`/wrap/${piece.shareId}`);
       default:

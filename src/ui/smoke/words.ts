@@ -1,5 +1,6 @@
 import { CURE_METHOD_WORDS } from '@/core/curing/days';
 import { counted } from '@/core/quantity/counted';
+import { NUMBER_WORDS } from '@/core/quantity/numberWords';
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { clockIn, momentWords } from '@/core/time/shopTime';
 import type { LoadAtSmoke, PieceAtSmoke, PieceNext, SmokeView } from '@/server/smoke';
@@ -27,9 +28,14 @@ export function isDue({ next }: PieceAtSmoke): boolean {
   return next !== 'lie' && next !== 'smoke';
 }
 
+/** `jowl` of `Jowl, cured and smoked`: that it is smoked is said by where it stands. */
+export function cutWords({ cut }: Pick<PieceAtSmoke, 'cut'>): string {
+  return cut.toLowerCase().replace(/,? ?(cured and )?smoked/, '');
+}
+
 /** `ham, 3 of 8 days` */
 export function standingWords({ cut, cure, next, load }: PieceAtSmoke): string {
-  const name = cut.toLowerCase().replace(/,? ?(cured and )?smoked/, '');
+  const name = cutWords({ cut });
   if (load && next === 'smoke') return `${name}, load ${shortLot(load.lot)}`;
   if (!cure) return `${name}, ${next === 'begin' ? 'waits for its cure' : 'for the smoke'}`;
   if (cure.out) return `${name}, out of its cure`;
@@ -47,12 +53,18 @@ export function titleWords({ pieces }: SmokeView): string {
   const begin = pieces.filter(({ next }) => next === 'begin').length;
   const held = pieces.filter(({ next }) => next === 'held').length;
   const said = [
-    out > 0 ? `${counted(out, 'piece')} ${out === 1 ? 'comes' : 'come'} out of the cure` : '',
-    begin > 0 ? `${begin} ${begin === 1 ? 'waits' : 'wait'} for a cure` : '',
-    held > 0 ? `${held} ${held === 1 ? 'is' : 'are'} held` : '',
+    out > 0 ? `${inWords(out)} ${out === 1 ? 'comes' : 'come'} out of the cure` : '',
+    begin > 0 ? `${inWords(begin)} ${begin === 1 ? 'waits' : 'wait'} for a cure` : '',
+    held > 0 ? `${inWords(held)} ${held === 1 ? 'is' : 'are'} held` : '',
   ].filter((words) => words !== '');
-  if (said.length > 0) return said.join(', ');
+  if (said.length > 0) return sentence(said.join(', '));
   return pieces.length > 0 ? 'Nothing is due in the smokehouse now' : 'The house is cold';
+}
+
+const inWords = (count: number) => NUMBER_WORDS[count] ?? String(count);
+
+function sentence(words: string): string {
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}`;
 }
 
 export function weightWords(net: Weight, unit: WeighingUnit): string {

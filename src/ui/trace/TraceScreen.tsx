@@ -8,6 +8,7 @@ import { formatWeight } from '@/core/quantity/weight';
 import { momentWords } from '@/core/time/shopTime';
 import type { BackStep } from '@/core/trace/trace';
 import type { Traced, TraceView } from '@/server/trace';
+import { Drill, ReachedButton } from './Drill';
 import { Failed, Nothing } from '../kit/States';
 import styles from './Trace.module.css';
 
@@ -47,6 +48,7 @@ export function TraceScreen({
           enterButton="Trace"
           onSearch={(said) => router.push(`/trace?words=${encodeURIComponent(said.trim())}`)}
         />
+        {view?.found && <Drill view={view} />}
         {view?.found && <Button onClick={() => window.print()}>Print</Button>}
       </div>
       {problem !== '' && <Failed words={problem} />}
@@ -124,7 +126,15 @@ function Found({ found, view }: { found: Traced; view: TraceView }) {
                     </details>
                   </td>
                   <td className="num">{formatWeight(each.weight, unit)}</td>
-                  <td>{each.isGone ? 'picked up: ring' : 'here'}</td>
+                  <td>
+                    {each.isGone ? 'picked up: ring' : 'here'}{' '}
+                    {view.drill &&
+                      (view.drill.reached.includes(each.shareId) ? (
+                        <b>reached</b>
+                      ) : (
+                        <ReachedButton drillId={view.drill.id} shareId={each.shareId} />
+                      ))}
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -155,7 +155,7 @@ export const KEYS = {
     forward: {
       keys: 'space,enter,pagedown',
       shown: 'Space, pedal',
-      does: 'what comes next: weigh it, mixed, the head opened, close',
+      does: 'what comes next: washed, weigh it, mixed, the head opened, close',
       notOnButtons: true,
     },
     ingredient: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'choose an ingredient out of order' },
