@@ -10,6 +10,7 @@ import { steadyId } from './steady';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
+const MINUTE = 60_000;
 /** A piece goes into its cure so long after it was weighed green. */
 const INTO_THE_CURE = 2 * HOUR;
 /** What a pump puts in, a little beside what the recipe wants; what drains off again, of green. */
@@ -24,16 +25,28 @@ const [LIT, COLD] = [26 * HOUR, 1 * HOUR];
 export async function seedSmokehouse(demo: Demo): Promise<void> {
   const { pieces } = await demo.ask('smokeView', {});
   const { unit } = await readShop(demo.around.db);
+  const mixes = new Map<string, string>();
   const waiting = pieces.filter(({ next, recipes }) => next === 'begin' && recipes.length > 0);
-  for (const piece of waiting) await cure(demo, piece, unit);
+  for (const piece of waiting) await cure(demo, { piece, unit, mixes });
   await smoke(demo);
 }
 
-async function cure(demo: Demo, piece: PieceAtSmoke, unit: WeighingUnit): Promise<void> {
+type ToCure = {
+  readonly piece: PieceAtSmoke;
+  readonly unit: WeighingUnit;
+  /** Brines that were made, by recipe and day: one serves all that is cured by it. */
+  readonly mixes: Map<string, string>;
+};
+
+async function cure(demo: Demo, { piece, unit, mixes }: ToCure): Promise<void> {
   const { shareId, id: weighingId } = piece;
   const green = await weighingById(demo.around.db, weighingId);
-  const then = demo.at(new Date(Date.parse(green!.at) + INTO_THE_CURE)).as('Aslak');
-  const mixId = await mixed(then, piece, unit);
+  const into = Math.min(Date.parse(green!.at) + INTO_THE_CURE, demo.now.getTime() - MINUTE);
+  const then = demo.at(new Date(into)).as('Aslak');
+  const brine = `${piece.recipes[0]} ${new Date(into).toISOString().slice(0, 10)}`;
+  const mixId = mixes.get(brine) ?? (await mixed(then, piece, unit));
+  const isBrine = (await demo.ask('smokeView', {})).mixes.find(({ id }) => id === mixId)?.isBrine === true;
+  if (isBrine) mixes.set(brine, mixId);
   const said = { clientId: steadyId(`cure ${weighingId}`), shareId, weighingId, mixId, skinOn: false };
   const { id: cureId } = await then.ask('beginCure', {
     ...said,
@@ -44,7 +57,7 @@ async function cure(demo: Demo, piece: PieceAtSmoke, unit: WeighingUnit): Promis
   if (!own || own.takesPct === 0) return;
   const pumped = piece.green * (1 + (PUMPED * own.takesPct) / 100);
   await weigh(then, { cureId, as: 'pumped', net: pumped, unit });
-  const out = Date.parse(green!.at) + own.days * DAY + INTO_THE_CURE;
+  const out = into + own.days * DAY;
   // What comes out today waits for whoever looks.
   if (out < demo.now.getTime() - DAY)
     await outOf(demo.at(new Date(out)).as('Aslak'), piece, own, pumped, unit);

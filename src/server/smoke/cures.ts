@@ -17,6 +17,7 @@ import { refuse, type Refusal } from '../house/reasons';
 import { touchCut } from '../house/shareView';
 import { defineUseCase, type House } from '../house/useCase';
 import { loadTaken, onScaleOrTyped, type OnScaleOrTyped } from '../wrap/reading';
+import { isTooOld } from './mixes';
 import { cureIn, doToCure, mixIn, nextLot, openFile, SMOKERS, type CureIn, type MixIn } from './subjects';
 import { toSmoke } from './pieces';
 
@@ -62,7 +63,11 @@ export const beginCure = defineUseCase<BeginCure, Done>({
     const { mix, standing } = found.value;
     const known = toSmoke(house, file, piece.id);
     const refused =
-      whyNotInto(found.value, piece, { isGround: known?.isGround ?? false, skinOn: input.skinOn }) ??
+      whyNotInto(found.value, piece, {
+        isGround: known?.isGround ?? false,
+        skinOn: input.skinOn,
+        now: house.now,
+      }) ??
       (file.cures.some(({ cure }) => cure.weighingId === piece.id)
         ? refuse('already-taken', 'It lies in its cure already. Load the page again.')
         : undefined) ??
@@ -97,10 +102,12 @@ function overLimit(house: House, recipe: CureRecipe, skinOn: boolean): readonly 
 function whyNotInto(
   { mix, standing }: MixIn,
   piece: { readonly id: WeighingId },
-  { isGround, skinOn }: { isGround: boolean; skinOn: boolean },
+  { isGround, skinOn, now }: { isGround: boolean; skinOn: boolean; now: Date },
 ): Refusal | undefined {
   if (isGround) return refuse('wrong-place', 'Ground meat gets its cure in its batch.');
   if (!standing.isMixed) return refuse('not-in-cure', `Lot ${mix.lot} is not mixed yet.`);
+  if (isTooOld(mix, now))
+    return refuse('not-in-cure', `Lot ${mix.lot} is more than two days old. Make another.`);
   if (standing.held !== '') return refuse('on-hold', `Lot ${mix.lot} is held: ${standing.held}.`);
   if (mix.weighingId !== null && mix.weighingId !== piece.id) {
     return refuse('wrong-place', `Lot ${mix.lot} was weighed for another piece.`);

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { checkCure, isForOne, isToMeat } from '@/core/curing/cureRecipe';
+import type { CureMix } from '@/core/curing/cureMix';
 import { isPart } from '@/core/curing/ingredients';
 import type { ShareId } from '@/core/order/animal';
 import type { WeighingId } from '@/core/order/work';
@@ -20,6 +21,13 @@ type Done = { readonly id: string };
 
 /** A brine of more than this is no brine of a small shop; thousandths. */
 const MOST_BRINE = 1_000_000;
+
+/** Brine does not keep: after so long another is made. */
+const KEEPS_MS = 48 * 3_600_000;
+
+export function isTooOld({ at }: Pick<CureMix, 'at'>, now: Date): boolean {
+  return now.getTime() - Date.parse(at) > KEEPS_MS;
+}
 
 type BeginMix = {
   readonly clientId: string;

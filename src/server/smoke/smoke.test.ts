@@ -214,13 +214,6 @@ describe('what goes into a piece', () => {
     // Pumped with a quarter of its weight it is written down as it is, and goes to nobody.
     expect(await weighCure(cureId, 'pumped', 22_500)).toMatchObject({ ok: true });
     expect((await piece(ham.id)).cure).toMatchObject({ verdict: 'over' });
-    shop.now = new Date(shop.now.getTime() + 9 * DAY);
-    expect(await doCure(cureId, { kind: 'out' })).toMatchObject({
-      message: expect.stringContaining('goes to nobody'),
-    });
-    expect(await weigh({ kind: 'package', from: 'cure', lineKey: ham.lineKey }, 8000)).toMatchObject({
-      message: expect.stringContaining('goes to nobody'),
-    });
     const jowl = await green('Jowl', 2400);
     await into(jowl.id, good, 2);
     await shop.get('doMix', {
@@ -229,8 +222,20 @@ describe('what goes into a piece', () => {
       said: { kind: 'held', reason: 'too warm' },
     });
     expect((await piece(jowl.id)).next).toBe('held');
+    await shop.get('doMix', {
+      clientId: randomUUID(),
+      mixId: good,
+      said: { kind: 'released', reason: 'it was cold' },
+    });
     const own = await doCure((await piece(jowl.id)).cure!.id, { kind: 'held', reason: 'dropped' }, 'smoker');
     expect(own).toMatchObject({ ok: true });
+    shop.now = new Date(shop.now.getTime() + 9 * DAY);
+    expect(await doCure(cureId, { kind: 'out' })).toMatchObject({
+      message: expect.stringContaining('goes to nobody'),
+    });
+    expect(await weigh({ kind: 'package', from: 'cure', lineKey: ham.lineKey }, 8000)).toMatchObject({
+      message: expect.stringContaining('goes to nobody'),
+    });
   }, 120_000);
 
   it('is the brine that suffices, the rub that was weighed for it, and no piece twice', async () => {
@@ -240,6 +245,11 @@ describe('what goes into a piece', () => {
     const brine = await mixed('ham-pumped', ham.id, 4000);
     expect(await into(ham.id, brine)).toMatchObject({ ok: true });
     expect(await into(ham.id, brine)).toMatchObject({ reason: 'already-taken' });
+    const butt = await green('Jowl', 2000);
+    shop.now = new Date(shop.now.getTime() + 3 * DAY);
+    expect(await into(butt.id, brine, 2)).toMatchObject({
+      message: expect.stringContaining('more than two days old'),
+    });
     const belly = await green('Bacon', 10_000);
     expect((await piece(belly.id)).recipes).toEqual(['bacon-pumped', 'bacon-dry']);
     const rub = await mixed('bacon-dry', belly.id);

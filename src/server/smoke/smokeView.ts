@@ -18,6 +18,7 @@ import { readShop } from '@/data/setUp';
 import { lastMixes, lastMixLots, loadsAtHand, readingsOfLoad } from '@/data/smoke';
 import { cureGround } from '../house/cureGround';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
+import { isTooOld } from './mixes';
 import { piecesOf, type PieceAtSmoke } from './pieces';
 import { standingOfMix } from './subjects';
 
@@ -44,6 +45,8 @@ export type MixAtSmoke = {
   readonly makes: Weight;
   readonly weighingId: WeighingId | null;
   readonly isBrine: boolean;
+  /** It does not keep any longer. */
+  readonly isTooOld: boolean;
   readonly skinOn: boolean;
   readonly standing: CureMixStanding;
   /** What is missing before it is mixed; the first comes first. */
@@ -168,6 +171,7 @@ async function mixesOf(house: House): Promise<MixAtSmoke[]> {
       recipe: recipe.name,
       of: recipe.of,
       isBrine: !isForOne(recipe),
+      isTooOld: isTooOld(file.mix, house.now),
       missing: standing.isMixed ? [] : missingIngredients(standing.ingredients),
     });
   }

@@ -193,8 +193,9 @@ function firstOf(piece: PieceAtSmoke, view: SmokeView, offered: readonly RecipeA
 
 function mixesFor({ mixes }: SmokeView, piece: PieceAtSmoke, { id }: RecipeAtSmoke) {
   return mixes.filter(
-    ({ recipeId, weighingId, standing }) =>
+    ({ recipeId, weighingId, standing, isTooOld }) =>
       recipeId === id &&
+      !isTooOld &&
       standing.isMixed &&
       standing.held === '' &&
       (weighingId === null || weighingId === piece.id),

@@ -13,6 +13,8 @@ type Props = {
   view: SmokeView;
   inHand: PieceAtSmoke | undefined;
   onPick: (piece: PieceAtSmoke) => void;
+  /** What comes next for the piece in hand: Enter on it does it. */
+  onAct: () => void;
 };
 
 /** A stretch of the rail: a day with what hangs under it, or days under which nothing hangs. */
@@ -21,7 +23,7 @@ type Stretch =
   | { readonly kind: 'empty'; readonly days: number; readonly isBreak: boolean };
 
 /** Time is a rail: each piece hangs under the day on which it comes out of its cure; what is due hangs under today. */
-export function CureRail({ view, inHand, onPick }: Props) {
+export function CureRail({ view, inHand, onPick, onAct }: Props) {
   const stretches = stretchesOf(view);
   return (
     <div className={styles.rail} role="group" aria-label="Pieces by the day they come out">
@@ -51,6 +53,7 @@ export function CureRail({ view, inHand, onPick }: Props) {
                   view={view}
                   isInHand={piece.id === inHand?.id}
                   onPick={() => onPick(piece)}
+                  onAct={onAct}
                 />
               ))}
               {stretch.pieces.length === 0 && <p className="quiet">Nothing is due.</p>}
@@ -67,11 +70,13 @@ function Piece({
   view,
   isInHand,
   onPick,
+  onAct,
 }: {
   piece: PieceAtSmoke;
   view: SmokeView;
   isInHand: boolean;
   onPick: () => void;
+  onAct: () => void;
 }) {
   const late = piece.cure && !piece.cure.out && piece.cure.day > piece.cure.days;
   return (
@@ -82,12 +87,17 @@ function Piece({
       data-held={piece.next === 'held' || undefined}
       data-late={late || undefined}
       onClick={onPick}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || !isInHand) return;
+        event.preventDefault();
+        onAct();
+      }}
     >
       <PieceShape piece={piece} shape={view.shapes[`${piece.species}/${piece.zone}`]} />
       <span>
         <b>{piece.name.split(',')[0]}</b>
         <span className={styles.standing}>
-          {piece.next === 'held' ? 'held' : standingWords(piece)}
+          {standingWords(piece)}
           {late && `, ${piece.cure!.day - piece.cure!.days} late`}
         </span>
         {inShort(piece).map(({ words, net, about }) => (

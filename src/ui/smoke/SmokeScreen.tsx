@@ -145,27 +145,36 @@ export function SmokeScreen({ first }: { first: SmokeView }) {
             </Button>
           ))}
       </header>
-      {pieces.length === 0 ? (
-        <Nothing>
-          Nothing is cured or smoked now. A piece comes here when it is weighed green at the wrap table, a
-          batch when it is stuffed.
-        </Nothing>
-      ) : (
-        <CureRail view={view} inHand={piece} onPick={({ id }) => setPicked(id)} />
-      )}
-      {piece && (
-        <InHand
-          piece={piece}
-          view={view}
-          mayDo={mayDo}
-          isOwner={isOwner}
-          busy={cure.busy || into.busy}
-          onAct={act}
-          onTurned={() => void turned()}
-          onMove={() => setOver('move')}
-          onNote={() => setOver('note')}
-          onHold={() => setOver('hold')}
-        />
+      {!mix && (
+        <>
+          {pieces.length === 0 ? (
+            <Nothing>
+              Nothing is cured or smoked now. A piece comes here when it is weighed green at the wrap table, a
+              batch when it is stuffed.
+            </Nothing>
+          ) : (
+            <CureRail
+              view={view}
+              inHand={piece}
+              onPick={({ id }) => setPicked(id)}
+              onAct={() => mayDo && void act()}
+            />
+          )}
+          {piece && (
+            <InHand
+              piece={piece}
+              view={view}
+              mayDo={mayDo}
+              isOwner={isOwner}
+              busy={cure.busy || into.busy}
+              onAct={act}
+              onTurned={() => void turned()}
+              onMove={() => setOver('move')}
+              onNote={() => setOver('note')}
+              onHold={() => setOver('hold')}
+            />
+          )}
+        </>
       )}
       <Note failure={cure.refusal ?? into.refusal ?? fire.refusal} />
       {mix ? (

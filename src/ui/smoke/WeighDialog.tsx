@@ -36,6 +36,7 @@ export function WeighDialog({ title, unit, about, busy, refusal, onTake, onClose
   const why = whyNoReading(scale.reading);
   const meaning = about(net);
   function send(said: { weight?: string; why?: string }) {
+    // What is not steady is refused by the words beside the figure, which say what is wrong.
     if (!isTyped) return scale.reading && why === undefined ? onTake({ reading: scale.reading }) : undefined;
     const gross = parseWeight(said.weight ?? '', unit);
     if (!gross.ok) return setProblem(gross.message);
@@ -54,13 +55,7 @@ export function WeighDialog({ title, unit, about, busy, refusal, onTake, onClose
       footer={
         <div className={styles.foot}>
           <Button onClick={() => setTyped(!isTyped)}>{isTyped ? 'From the scale' : 'Type it'}</Button>
-          <Button
-            type="primary"
-            htmlType="submit"
-            loading={busy}
-            disabled={!isTyped && why !== undefined}
-            data-main
-          >
+          <Button type="primary" htmlType="submit" loading={busy} data-main>
             Take it
           </Button>
         </div>

@@ -1,4 +1,3 @@
-import { CURE_METHOD_WORDS } from '@/core/curing/days';
 import { counted } from '@/core/quantity/counted';
 import { NUMBER_WORDS } from '@/core/quantity/numberWords';
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
@@ -36,6 +35,7 @@ export function cutWords({ cut }: Pick<PieceAtSmoke, 'cut'>): string {
 /** `ham, 3 of 8 days` */
 export function standingWords({ cut, cure, next, load }: PieceAtSmoke): string {
   const name = cutWords({ cut });
+  if (next === 'held') return `${name}, held`;
   if (load && next === 'smoke') return `${name}, load ${shortLot(load.lot)}`;
   if (!cure) return `${name}, ${next === 'begin' ? 'waits for its cure' : 'for the smoke'}`;
   if (cure.out) return `${name}, out of its cure`;
@@ -88,10 +88,10 @@ export function weightsOf(
   ];
 }
 
-/** How the piece is cured: `pumped, lot B2026-11-24-1, 177 ppm of 200`. */
+/** How the piece is cured: `Ham brine, pumped, lot B2026-11-24-1, Cooler`. */
 export function cureWords({ cure }: PieceAtSmoke): string {
   if (!cure) return '';
-  return `${cure.recipe} (${CURE_METHOD_WORDS[cure.method]}), lot ${cure.mixLot}, ${cure.place}`;
+  return `${cure.recipe}, lot ${cure.mixLot}, ${cure.place}`;
 }
 
 /** What a load is asked, and what it answers. */
