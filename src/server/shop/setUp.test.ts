@@ -40,6 +40,10 @@ function smoked(name: string, parts: WrittenRecipe['parts']): WrittenRecipe {
   return { id: name.toLowerCase(), name, askedAs: '', fatPct: 20, forms: ['links'], state: 'smoked', parts };
 }
 
+const brine = (recipeId: string) => ({
+  ...{ clientId: randomUUID(), recipeId, piece: null, skinOn: false, makes: 20_000 },
+});
+
 describe('the set-up of a shop', () => {
   it('is changed step by step, each told in words and taken back by itself', async () => {
     await make({ kind: 'rules', rules: { storageDays: 10 } });
@@ -56,6 +60,43 @@ describe('the set-up of a shop', () => {
     expect((await speciesNow()).hang).toEqual(shipped.hang);
     expect((await shop.get('setUpView', {})).rules.storageDays).toBe(12);
     expect(await ask({ kind: 'back', step: number })).toMatchObject({ reason: 'not-found' });
+  });
+
+  it('sets its own limits of nitrite, cures and plans, and takes none that is over or that warms', async () => {
+    const ham = shop.catalogue.curing.recipes.find(({ id }) => id === 'ham-pumped')!;
+    const strong = { ...ham, id: 'own-strong', name: 'Strong', takesPct: 20 };
+    expect(await ask({ kind: 'cure-recipe', recipe: strong })).toMatchObject({
+      message: expect.stringContaining('295 ppm nitrite, where ham'),
+    });
+    const thin = { ...ham, parts: ham.parts.filter(({ ingredient }) => ingredient !== 'water') };
+    expect(await ask({ kind: 'cure-recipe', recipe: thin })).toMatchObject({
+      message: expect.stringContaining('must come to 100 lb'),
+    });
+    const [plan] = shop.catalogue.curing.plans;
+    const warms = { ...plan!, cooling: [{ from: 80, to: 130, minutes: 60 }] };
+    expect(await ask({ kind: 'smoke-plan', plan: warms })).toMatchObject({
+      message: 'From 80 F nothing cools to 130 F.',
+    });
+    await make({ kind: 'cure-recipe', recipe: { ...ham, name: 'Our ham', takesPct: 10 } });
+    await make({ kind: 'smoke-plan', plan: { ...plan!, id: 'own-plan', name: 'Ours' } });
+    const { curing, rules, history } = await shop.get('setUpView', {});
+    expect(curing.recipes.find(({ id }) => id === 'ham-pumped')).toMatchObject({ name: 'Our ham' });
+    expect(curing.plans.map(({ name }) => name)).toContain('Ours');
+    expect(history.map(({ words }) => words)).toEqual(['plan of the smokehouse Ours', 'cure Our ham']);
+    // A lower limit holds at once: what is over it is offered to nobody any more.
+    const nitrite = { ...rules.nitrite, ppm: { ...rules.nitrite.ppm, ham: 100 } };
+    await make({ kind: 'rules', rules: { nitrite } });
+    expect(await shop.ask('beginMix', brine('ham-pumped'))).toMatchObject({
+      message: expect.stringContaining('where ham and other pumped or immersed cuts may have 100'),
+    });
+    const links = smoked('Links', [
+      { ingredient: 'pork', lb: 100 },
+      { ingredient: 'curing salt', lb: 0.24 },
+    ]);
+    await make({ kind: 'rules', rules: { nitrite: { ...nitrite, ppm: { ...nitrite.ppm, ground: 120 } } } });
+    expect(await ask({ kind: 'recipe', species: 'hog', recipe: links })).toMatchObject({
+      message: 'That is 150 ppm of nitrite; 120 is the most.',
+    });
   });
 
   it('new sheets obey at once; begun ones keep what held then', async () => {

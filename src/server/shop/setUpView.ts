@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Curing } from '@/core/catalogue/catalogue';
 import { breakPlan } from '@/core/carcass/breaks';
 import { historyWords, type StepWords } from '@/core/setUp/changeWords';
 import { rulesOf } from '@/core/setUp/speciesRules';
@@ -37,6 +38,8 @@ export type SetUpView = {
   readonly places: readonly Place[];
   readonly species: readonly SpeciesAtHome[];
   readonly ingredients: readonly Ingredient[];
+  /** Cures and plans of the smokehouse, the shop's own in place of what ships. */
+  readonly curing: Curing;
   readonly charges: readonly string[];
   /** The newest first. */
   readonly history: readonly (Omit<StepWords, 'at'> & { readonly at: string })[];
@@ -60,6 +63,7 @@ export const setUpView = defineUseCase<object, SetUpView>({
         atHome(species, setUp.species[species.id] ?? NOTHING_CHANGED),
       ),
       ingredients: catalogue.ingredients,
+      curing: setUp.curing,
       charges: [...workKeys(catalogue)].sort(),
       history: historyWords(setUps.shipped, base, steps).map((step) => ({
         ...step,

@@ -16,10 +16,12 @@ import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { WeightBasis } from '@/core/hang/sideToCut';
 import type { PartShare } from '@/core/shares/parts';
 import { unsoldParts } from '@/core/shares/unsold';
+import { smokedWords } from '@/core/smokehouse/smokedWords';
 import { momentWords } from '@/core/time/shopTime';
 import { stageRowsOf } from '@/data/rail';
 import { handWorkOf, stepMarksOf } from '@/data/block';
 import { voidsOfShare } from '@/data/wrap';
+import { cureGround } from '../house/cureGround';
 import { defineShareView } from '../house/shareView';
 import { isOffice, STAFF, type House } from '../house/useCase';
 import { sheetInShort, type SheetInShort } from './inShort';
@@ -88,6 +90,8 @@ export type TicketView = {
   /** Who cut, boned and trimmed it, side by side. */
   readonly worked: readonly string[];
   readonly packs: readonly PackLine[];
+  /** What cure and smoke did, piece by piece. */
+  readonly smoked: readonly string[];
   readonly takenBack: readonly { readonly cut: string; readonly net: Weight; readonly why: string }[];
   readonly whole: readonly PartOfWhole[];
   readonly balance: {
@@ -140,6 +144,7 @@ export const ticketView = defineShareView<TicketView>({
       setUp: house.setUp.number,
       found: foundOf(file),
       worked: await workedOf(house, file, nameOf),
+      smoked: smokedWords(file, cureGround(house)),
       packs: packLines(file, nameOf),
       takenBack: (await voidsOfShare(house.db, share.id)).map(({ cut, net, reason }) => ({
         cut,

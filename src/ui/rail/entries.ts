@@ -30,6 +30,7 @@ const FOR_THE_OWNER: readonly Action[] = [
   { label: 'House rules', also: 'hang days storage batch hours set up tolerance', page: '/shop/rules' },
   { label: 'Catalogue of cuts', also: 'own cut words names hide offer set up', page: '/shop/catalogue' },
   { label: 'Made things', also: 'recipes sausage flavours ingredients allergens', page: '/shop/made' },
+  { label: 'Cures and smoke', also: 'nitrite limits brine rub plans smokehouse cooling', page: '/shop/curing' },
   { label: 'Places of the shop', also: 'rails freezers scales establishment prefix', page: '/shop/places' },
   { label: 'People of the shop', also: 'staff roles secrets password take on leave', page: '/shop/people' },
 ];

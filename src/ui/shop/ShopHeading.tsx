@@ -8,6 +8,7 @@ const PLACES = [
   { path: '/shop/rules', word: 'House rules' },
   { path: '/shop/catalogue', word: 'Catalogue' },
   { path: '/shop/made', word: 'Made things' },
+  { path: '/shop/curing', word: 'Cures and smoke' },
   { path: '/shop/people', word: 'People' },
   { path: '/shop/places', word: 'Places' },
   { path: '/blank/hog', word: 'Blank sheet' },

@@ -3,6 +3,7 @@
 import { MadeUnder } from './MadeUnder';
 import { partName } from '@/core/order/naming';
 import { Button } from 'antd';
+import Link from 'next/link';
 import { useRouter, useSearchParams } from 'next/navigation';
 import { useState } from 'react';
 import { formatWeight } from '@/core/quantity/weight';
@@ -59,6 +60,7 @@ export function TicketScreen({ ticket: first }: { ticket: TicketView }) {
           <section>
             <h2>{started ? 'The packs' : 'What the boxes will hold'}</h2>
             <Packs lines={view.packs} unit={view.unit} started={started} />
+            <Smoked words={view.smoked} />
             <div className={styles.two}>
               {office && <MoneyBlock money={office.money} />}
               <Papers view={view} />
@@ -86,6 +88,26 @@ function useOpened(): [Opened, (opened: Opened) => void] {
 function sheetWords({ sheet: { version, approved, open } }: TicketView): string {
   if (version === 0) return 'no sheet yet';
   return `version ${version}, ${approved ? 'approved' : open > 0 ? `${open} open` : 'not approved yet'}`;
+}
+
+/** What cure and smoke did, and the way to where it lies. */
+function Smoked({ words }: { words: readonly string[] }) {
+  if (words.length === 0) return null;
+  return (
+    <>
+      <h2>
+        Cure and smoke{' '}
+        <span>
+          <Link href="/smoke">the smokehouse</Link>
+        </span>
+      </h2>
+      <ul className={styles.smoked}>
+        {words.map((each) => (
+          <li key={each}>{each}</li>
+        ))}
+      </ul>
+    </>
+  );
 }
 
 type HeadProps = { view: TicketView; onOpen: (opened: Opened) => void };
