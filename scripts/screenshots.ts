@@ -137,10 +137,10 @@ async function prices(demo: RunningDemo): Promise<void> {
     await owner.sees(`to ${rate}`);
   }
   await shoot(owner, 'prices');
-  await owner.open('/shop/catalogue');
-  await owner.clickOn('svg path[aria-label^="ham:"]');
-  await owner.sees('Half ham, shank end');
-  await shoot(owner, 'catalogue');
+  await owner.open('/smoke');
+  await owner.sees('in it', 'section[aria-label^="Load S"]');
+  await owner.find('section[aria-label^="Load S"] canvas');
+  await shoot(owner, 'smoke');
   await owner.leave();
 }
 

@@ -100,6 +100,28 @@ export function isPart({ due, low, poured }: DueIngredient, tenths: number): boo
   return due > ONE_POUR && poured + tenths < low;
 }
 
+/** An ingredient as it lies on a scale: one pour of several where the scale carries no more, else all of it. */
+export function weighedDeed(
+  ingredients: readonly DueIngredient[],
+  said: { readonly ingredient: string; readonly lot: string; readonly otherwise: string },
+  { net, ...on }: OnSeasoningScale,
+): Extract<IngredientDeed, { kind: 'ingredient' }> {
+  const { ingredient, lot, otherwise } = said;
+  const tenths = Math.round(net / 100);
+  const due = ingredients.find(({ name }) => name === ingredient);
+  const isPour = due !== undefined && otherwise === '' && isPart(due, tenths);
+  return { kind: 'ingredient', ingredient, tenths, ...(isPour ? { part: true } : {}), lot, otherwise, ...on };
+}
+
+/** What a scale said of an ingredient: thousandths of a gram. */
+type OnSeasoningScale = {
+  readonly net: number;
+  readonly scaleId: string;
+  readonly loadId: string;
+  readonly origin: Origin;
+  readonly remark: string;
+};
+
 /**
  * Why a deed cannot be done to an ingredient; empty where it can. Above the limit of its class nitrite goes nowhere,
  * whoever says yes.

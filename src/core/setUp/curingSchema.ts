@@ -3,9 +3,9 @@ import type { CureRecipe } from '../curing/cureRecipe';
 import { CURE_METHODS } from '../curing/days';
 import { CURE_CLASSES } from '../curing/limits';
 import type { SmokePlan } from '../smokehouse/plan';
+import { recipeParts } from '../species/recipeSchema';
 import { id, words } from '../species/schemaParts';
 
-const MOST_PARTS = 25;
 const degrees = Joi.number().integer().min(20).max(400).required();
 const minutes = Joi.number().integer().max(5000);
 
@@ -19,14 +19,7 @@ export const cureRecipeSchema = Joi.object<CureRecipe>({
   level: Joi.boolean(),
   takesPct: Joi.number().min(0).max(40).required(),
   brinePerMeat: Joi.number().min(0.5).max(5),
-  parts: Joi.array()
-    .items(
-      Joi.object({ ingredient: words.max(60).required(), lb: Joi.number().greater(0).max(100).required() }),
-    )
-    .unique('ingredient')
-    .min(1)
-    .max(MOST_PARTS)
-    .required(),
+  parts: recipeParts.required(),
 });
 
 /** The shape of a plan of the smokehouse. */

@@ -5,6 +5,15 @@ import { id, percent, pounds, words } from './schemaParts';
 /** More ingredients than a label has room for. */
 const MOST_PARTS = 25;
 
+/** Pounds of each ingredient to a hundred. */
+export const recipeParts = Joi.array()
+  .items(
+    Joi.object({ ingredient: words.max(60).required(), lb: Joi.number().greater(0).max(100).required() }),
+  )
+  .unique('ingredient')
+  .min(1)
+  .max(MOST_PARTS);
+
 /** The fields of a recipe as it is written; whether its ingredients are known is for `recipeProblem`. */
 export const writtenRecipeFields = {
   id: id.required(),
@@ -17,14 +26,7 @@ export const writtenRecipeFields = {
     .min(1)
     .required(),
   state: Joi.valid(...RECIPE_STATES).required(),
-  parts: Joi.array()
-    .items(
-      Joi.object({ ingredient: words.max(60).required(), lb: Joi.number().greater(0).max(100).required() }),
-    )
-    .unique('ingredient')
-    .min(1)
-    .max(MOST_PARTS)
-    .required(),
+  parts: recipeParts.required(),
   minBatchLb: pounds,
 };
 

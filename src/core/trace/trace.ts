@@ -275,7 +275,9 @@ export function reachedOf(file: ShareFile, lines?: ReadonlySet<string>): Reached
   const packs = file.weighings
     .filter(({ kind, lineKey }) => kind === 'package' && (lines?.has(lineKey) ?? true))
     .filter((each) => isOwn(file, each));
-  if (packs.length === 0) return undefined;
+  // What a lot is in but nothing was packed of is theirs as well: it lies here, in a cure or a tub.
+  const isInWork = lines !== undefined && lines.size > 0;
+  if (packs.length === 0 && !isInWork) return undefined;
   const { share, animal } = file;
   return {
     shareId: share.id,

@@ -80,18 +80,22 @@ export async function sharesOfLot(db: Database, lot: string): Promise<ShareId[]>
 /** Of so many weighings lots are remembered: some weeks of a grinder, however long its history. */
 const REMEMBERED = 500;
 
-/** The lot that each ingredient was last weighed from, as far as that is not long ago. */
+/** The lot that each ingredient was last weighed from, in batches, brines and rubs, as far as that is not long ago. */
 export async function lastLots(db: Database): Promise<Readonly<Record<string, string>>> {
-  const rows: { ingredient: string; lot: string }[] = await db('grindEvents')
-    .where({ kind: 'ingredient' })
-    .whereRaw("json_extract(deed, '$.lot') <> ''")
-    .orderBy('number', 'desc')
-    .limit(REMEMBERED)
-    .select(
-      db.raw("json_extract(deed, '$.ingredient') AS ingredient"),
-      db.raw("json_extract(deed, '$.lot') AS lot"),
-    );
-  return Object.fromEntries(rows.reverse().map(({ ingredient, lot }) => [ingredient, lot]));
+  const lots: Record<string, string> = {};
+  for (const table of ['grindEvents', 'smokehouseEvents']) {
+    const rows: { ingredient: string; lot: string }[] = await db(table)
+      .where({ kind: 'ingredient' })
+      .whereRaw("json_extract(deed, '$.lot') <> ''")
+      .orderBy('number', 'desc')
+      .limit(REMEMBERED)
+      .select(
+        db.raw("json_extract(deed, '$.ingredient') AS ingredient"),
+        db.raw("json_extract(deed, '$.lot') AS lot"),
+      );
+    for (const { ingredient, lot } of rows.reverse()) lots[ingredient] = lot;
+  }
+  return lots;
 }
 
 /** The batch that was begun last, and when something was last done to it; undefined before the first. */

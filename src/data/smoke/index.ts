@@ -4,7 +4,6 @@ export {
   curesOfShares,
   isSmokehouseLoad,
   lastMixes,
-  lastMixLots,
   litLoads,
   loadsAtHand,
   mixFiles,

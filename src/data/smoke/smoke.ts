@@ -296,20 +296,3 @@ export async function sharesOfSmokehouseLot(db: Database, lot: string): Promise<
   for (const { id } of loads) smoked.push(...(await sharesOfLoad(db, id)));
   return [...new Set([...cured.map(({ shareId }) => shareId), ...smoked])];
 }
-
-/** Of so many weighings lots are remembered. */
-const REMEMBERED = 300;
-
-/** The lot that each ingredient of a brine or a rub was last weighed from. */
-export async function lastMixLots(db: Database): Promise<Readonly<Record<string, string>>> {
-  const rows: { ingredient: string; lot: string }[] = await db('smokehouseEvents')
-    .where({ of: 'mix', kind: 'ingredient' })
-    .whereRaw("json_extract(deed, '$.lot') <> ''")
-    .orderBy('number', 'desc')
-    .limit(REMEMBERED)
-    .select(
-      db.raw("json_extract(deed, '$.ingredient') AS ingredient"),
-      db.raw("json_extract(deed, '$.lot') AS lot"),
-    );
-  return Object.fromEntries(rows.reverse().map(({ ingredient, lot }) => [ingredient, lot]));
-}

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
-import { isPart } from '@/core/curing/ingredients';
+import { weighedDeed } from '@/core/curing/ingredients';
 import type { BatchDeed } from '@/core/grindroom/batch';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
@@ -135,18 +135,7 @@ export const weighIngredient = defineUseCase<Ingredient, Done>({
     if (!found.ok) return found;
     const load = await loadTaken(house, input, 'g');
     if (!load.ok) return load;
-    const { net, ...on } = load.value;
-    const tenths = Math.round(net / 100);
-    const due = found.value.standing.ingredients.find(({ name }) => name === input.ingredient);
-    const deed: BatchDeed = {
-      kind: 'ingredient',
-      ingredient: input.ingredient,
-      tenths,
-      ...(due && input.otherwise === '' && isPart(due, tenths) ? { part: true } : {}),
-      lot: input.lot,
-      otherwise: input.otherwise,
-      ...on,
-    };
+    const deed = weighedDeed(found.value.standing.ingredients, input, load.value);
     return doTo(house, found.value, { clientId: input.clientId, deed });
   },
 });

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { checkCure, isForOne, isToMeat } from '@/core/curing/cureRecipe';
 import type { CureMix } from '@/core/curing/cureMix';
-import { isPart } from '@/core/curing/ingredients';
+import { weighedDeed } from '@/core/curing/ingredients';
 import type { ShareId } from '@/core/order/animal';
 import type { WeighingId } from '@/core/order/work';
 import { success, type Result } from '@/core/quantity/result';
@@ -113,16 +113,7 @@ export const weighMix = defineUseCase<WeighsMix, Done>({
     if (!found.ok) return found;
     const load = await loadTaken(house, input, 'g');
     if (!load.ok) return load;
-    const { net, ...on } = load.value;
-    const tenths = Math.round(net / 100);
-    const due = found.value.standing.ingredients.find(({ name }) => name === input.ingredient);
-    const isPour = due !== undefined && input.otherwise === '' && isPart(due, tenths);
-    const deed = {
-      kind: 'ingredient' as const,
-      ...{ ingredient: input.ingredient, tenths, lot: input.lot, otherwise: input.otherwise },
-      ...(isPour ? { part: true as const } : {}),
-      ...on,
-    };
+    const deed = weighedDeed(found.value.standing.ingredients, input, load.value);
     return doToMix(house, found.value, { clientId: input.clientId, deed });
   },
 });

@@ -15,7 +15,7 @@ import { lastLots } from '@/data/grind';
 import { allUsers } from '@/data/people';
 import { liveShares, readShareFiles } from '@/data/rail';
 import { readShop } from '@/data/setUp';
-import { lastMixes, lastMixLots, loadsAtHand, readingsOfLoad } from '@/data/smoke';
+import { lastMixes, loadsAtHand, readingsOfLoad } from '@/data/smoke';
 import { cureGround } from '../house/cureGround';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { isTooOld } from './mixes';
@@ -115,7 +115,7 @@ export const smokeView = defineUseCase<object, SmokeView>({
       recipes: house.setUp.curing.recipes.map((recipe) => recipeAtSmoke(house, recipe)),
       plans: house.setUp.curing.plans,
       places: house.setUp.places.filter(({ kind }) => kind === 'cooler').map(({ name }) => name),
-      lots: { ...(await lastLots(house.db)), ...(await lastMixLots(house.db)) },
+      lots: await lastLots(house.db),
       people,
     });
   },

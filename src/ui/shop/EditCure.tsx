@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Form, Input, Select } from 'antd';
+import { Form, Input, Select } from 'antd';
 import { checkCure, isPumped, ppmOf, type CureRecipe } from '@/core/curing/cureRecipe';
 import { CURE_METHODS, CURE_METHOD_WORDS, type CureMethod } from '@/core/curing/days';
 import { CURE_CLASSES, CURE_CLASS_WORDS, limitOf, type CureClass } from '@/core/curing/limits';
@@ -10,6 +10,7 @@ import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import type { Question } from '../kit/useAsk';
 import { idOf } from './idOf';
+import { PartsField } from './PartsField';
 import styles from './SetUp.module.css';
 
 /** What sheets call cures. */
@@ -114,31 +115,7 @@ export function EditCure({ view, recipe, onDone, onClose }: Props) {
           <p className="quiet">
             Pounds to a hundred pounds of {takesIn(values) ? 'brine, its water counted' : 'green meat'}.
           </p>
-          <Form.List name="parts">
-            {(fields, { add, remove }) => (
-              <>
-                {fields.map(({ key, name }) => (
-                  <div key={key} className={styles.partRow}>
-                    <Form.Item name={[name, 'ingredient']} noStyle>
-                      <Select
-                        showSearch
-                        aria-label="Ingredient"
-                        style={{ width: 260 }}
-                        options={view.ingredients.map((each) => ({ value: each.name, label: each.name }))}
-                      />
-                    </Form.Item>{' '}
-                    <Form.Item name={[name, 'lb']} noStyle>
-                      <Input aria-label="Pounds to a hundred" inputMode="decimal" style={{ width: 90 }} />
-                    </Form.Item>{' '}
-                    <Button size="small" onClick={() => remove(name)}>
-                      out
-                    </Button>
-                  </div>
-                ))}
-                <Button onClick={() => add({ ingredient: undefined, lb: '' })}>Another ingredient</Button>
-              </>
-            )}
-          </Form.List>
+          <PartsField ingredients={view.ingredients} />
           <Brings recipe={read(values)} view={view} pantry={pantry} />
         </>
       )}

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Form, Input, Select } from 'antd';
+import { Form, Input, Select } from 'antd';
 import {
   GRIND_FORMS,
   type GrindForm,
@@ -14,6 +14,7 @@ import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import type { Question } from '../kit/useAsk';
 import { idOf } from './idOf';
+import { PartsField } from './PartsField';
 import styles from './SetUp.module.css';
 
 type Values = {
@@ -118,31 +119,7 @@ export function EditRecipe({ species, ingredients, recipe, onDone, onClose }: Pr
               <Input inputMode="decimal" placeholder="as the species" />
             </Form.Item>
           </div>
-          <Form.List name="parts">
-            {(fields, { add, remove }) => (
-              <>
-                {fields.map(({ key, name }) => (
-                  <div key={key} className={styles.partRow}>
-                    <Form.Item name={[name, 'ingredient']} noStyle>
-                      <Select
-                        showSearch
-                        aria-label="Ingredient"
-                        style={{ width: 260 }}
-                        options={ingredients.map((each) => ({ value: each.name, label: each.name }))}
-                      />
-                    </Form.Item>{' '}
-                    <Form.Item name={[name, 'lb']} noStyle>
-                      <Input aria-label="Pounds to a hundred" inputMode="decimal" style={{ width: 90 }} />
-                    </Form.Item>{' '}
-                    <Button size="small" onClick={() => remove(name)}>
-                      out
-                    </Button>
-                  </div>
-                ))}
-                <Button onClick={() => add({ ingredient: undefined, lb: '' })}>Another ingredient</Button>
-              </>
-            )}
-          </Form.List>
+          <PartsField ingredients={ingredients} />
           <div className={styles.contains}>{labelWords(values, pantry)}</div>
         </>
       )}

@@ -48,9 +48,9 @@ export function TraceScreen({
           enterButton="Trace"
           onSearch={(said) => router.push(`/trace?words=${encodeURIComponent(said.trim())}`)}
         />
-        {view?.found && <Drill view={view} />}
         {view?.found && <Button onClick={() => window.print()}>Print</Button>}
       </div>
+      {view?.found && <Drill view={view} />}
       {problem !== '' && <Failed words={problem} />}
       {view?.found ? (
         <Found found={view.found} view={view} />
@@ -127,7 +127,11 @@ function Found({ found, view }: { found: Traced; view: TraceView }) {
                   </td>
                   <td className="num">{formatWeight(each.weight, unit)}</td>
                   <td>
-                    {each.isGone ? 'picked up: ring' : 'here'}{' '}
+                    {each.isGone
+                      ? 'picked up: ring'
+                      : each.packs.length > 0
+                        ? 'here'
+                        : 'here, not packed yet'}{' '}
                     {view.drill &&
                       (view.drill.reached.includes(each.shareId) ? (
                         <b>reached</b>
