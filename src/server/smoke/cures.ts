@@ -19,7 +19,7 @@ import { defineUseCase, type House } from '../house/useCase';
 import { loadTaken, onScaleOrTyped, type OnScaleOrTyped } from '../wrap/reading';
 import { isTooOld } from './mixes';
 import { cureIn, doToCure, mixIn, nextLot, openFile, SMOKERS, type CureIn, type MixIn } from './subjects';
-import { toSmoke } from './pieces';
+import { pieceWithId, toSmoke } from './pieces';
 
 type Done = { readonly id: string };
 
@@ -74,6 +74,14 @@ export const beginCure = defineUseCase<BeginCure, Done>({
       (await tooLittleBrine(house, found.value, piece.net, file.shop.unit));
     if (refused) return refused;
     const recipe = recipeAsMixed(mix.recipe, standing);
+    const suits = pieceWithId(house, file, piece.id)?.recipes ?? [];
+    if (!suits.includes(recipe.id)) {
+      return refuse(
+        'wrong-place',
+        `${recipe.name} is not for ${piece.cut}: its limit is another’s.`,
+        'mixId',
+      );
+    }
     const [over] = overLimit(house, recipe, input.skinOn);
     if (over !== undefined) return refuse('invalid', over);
     const { lot } = await nextLot(house, 'cure');

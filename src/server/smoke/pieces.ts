@@ -222,11 +222,24 @@ function nextOf({ line, cure, load, passage, smoked, pumps }: Stands): PieceNext
   return passage.waits === '' && smoked === null ? 'weigh' : 'pack';
 }
 
-/** A piece as it goes into a load; undefined where the share has no such green weight. */
-export function toSmoke(house: House, file: ShareFile, weighingId: WeighingId): ToSmoke | undefined {
+/** A green weight of a share with the line it is of; undefined where the share has no such. */
+function greenOf(file: ShareFile, weighingId: WeighingId): On | undefined {
   const piece = file.weighings.find(({ id, kind }) => id === weighingId && kind === 'green');
   const line = piece && planOf(file).expected.lines.find(({ key }) => key === piece.lineKey);
-  if (!piece || !line) return undefined;
+  return piece && line && { piece, line };
+}
+
+/** A piece by the green weight that it is. */
+export function pieceWithId(house: House, file: ShareFile, weighingId: WeighingId): PieceAtSmoke | undefined {
+  const on = greenOf(file, weighingId);
+  return on && pieceOf(house, file, on);
+}
+
+/** A piece as it goes into a load; undefined where the share has no such green weight. */
+export function toSmoke(house: House, file: ShareFile, weighingId: WeighingId): ToSmoke | undefined {
+  const on = greenOf(file, weighingId);
+  if (!on) return undefined;
+  const { piece, line } = on;
   const own = file.cures.find(({ cure }) => cure.weighingId === weighingId);
   const load = loadOf(file.smokes, piece);
   const { drained, pumped, isGround, hasNitrite: has } = pieceOf(house, file, { line, piece });

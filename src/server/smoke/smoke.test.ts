@@ -252,6 +252,10 @@ describe('what goes into a piece', () => {
     });
     const belly = await green('Bacon', 10_000);
     expect((await piece(belly.id)).recipes).toEqual(['bacon-pumped', 'bacon-dry']);
+    // A ham may have more: its brine is not for bacon, whoever asks.
+    expect(await into(belly.id, await mixed('ham-pumped', belly.id, 4000), 1.75)).toMatchObject({
+      message: expect.stringContaining('is not for Bacon'),
+    });
     const rub = await mixed('bacon-dry', belly.id);
     const jowl = await green('Jowl', 2400);
     expect(await into(jowl.id, rub)).toMatchObject({ message: expect.stringContaining('another piece') });

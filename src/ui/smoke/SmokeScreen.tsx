@@ -11,6 +11,7 @@ import { Nothing } from '../kit/States';
 import { useAsk } from '../kit/useAsk';
 import { useWho } from '../kit/Who';
 import type { Intended } from './BeginCureDialog';
+import { Brines } from './Brines';
 import { CureRail } from './CureRail';
 import { InHand } from './InHand';
 import { LoadPanel } from './LoadPanel';
@@ -177,6 +178,7 @@ export function SmokeScreen({ first }: { first: SmokeView }) {
         </>
       )}
       <Note failure={cure.refusal ?? into.refusal ?? fire.refusal} />
+      {!mix && <Brines view={view} isOwner={isOwner} mayDo={mayDo} />}
       {mix ? (
         <MixPanel mix={mix} view={view} atMix={atMix} mayDo={mayDo} onLook={() => setOver('look')} />
       ) : (
