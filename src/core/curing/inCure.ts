@@ -140,8 +140,10 @@ export function whyNotInCure(
   if (standing.out) return 'It is out of its cure already.';
   if (deed.kind === 'pumped') {
     if (!isPumped(recipe)) return `${recipe.name} is not pumped.`;
-    return deed.net < green
-      ? `It weighed ${formatWeight(green, unit)} ${unit} green; pumped it cannot weigh less.`
+    const least = Math.max(green, standing.drained ?? 0) as Weight;
+    const was = standing.drained !== null && standing.drained > green ? 'drained' : 'green';
+    return deed.net < least
+      ? `It weighed ${formatWeight(least, unit)} ${unit} ${was}; pumped it cannot weigh less.`
       : '';
   }
   if (deed.kind === 'drained') {
