@@ -7,6 +7,7 @@ import {
   type GrindJob,
   type Wash,
 } from '@/core/grindroom/board';
+import { fatBeside, type FatBeside } from '@/core/grindroom/fatBeside';
 import { duesOf, type BatchStanding } from '@/core/grindroom/batch';
 import { missingFrom, missingFromMix, mostFilm } from '@/core/grindroom/batchRules';
 import { balanceOfKind } from '@/core/ledger/ledger';
@@ -44,6 +45,9 @@ export type GrindOfDay = {
   readonly inTub: Weight;
   /** Fat of the grind as it comes, percent. */
   readonly fatPct: number;
+  /** Separable fat that the recipe is best at, percent, and what the meat has beside it; thousandths. */
+  readonly askedFatPct: number;
+  readonly fatBeside: FatBeside;
   readonly packs: number;
   readonly pieces: number | null;
   /** What is due of each ingredient for the meat that is planned; tenths of a gram. */
@@ -160,6 +164,12 @@ function jobsOf(house: House, file: ShareFile): Waits[] {
         planned: line.gross,
         inTub,
         fatPct: pool.fatPct,
+        askedFatPct: recipe.fatPct,
+        fatBeside: fatBeside({
+          meat: standing && standing.meat > 0 ? standing.meat : line.gross,
+          comesPct: pool.separablePct,
+          askedPct: recipe.fatPct,
+        }),
         packs: line.packs,
         pieces: line.pieces,
         due: duesOf(recipe, line.gross, groundIn(house, file)).map(({ name, due }) => ({

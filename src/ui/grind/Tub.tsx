@@ -5,6 +5,13 @@ import styles from './Tub.module.css';
 /** Corners of the tub in its drawing: it is wider above. */
 const [TOP, BOTTOM, HIGH] = [150, 118, 150];
 
+/** What brings the meat to the fat that its recipe is best at; the owner's own fat, or none. */
+function besideWords({ fatBeside: { is, fat } }: GrindOfDay, unit: WeighingUnit): string {
+  const pounds = `${formatWeight(Math.round(fat) as Weight, 1)} ${unit} of fat`;
+  if (is === 'as-asked') return 'as asked';
+  return is === 'short' ? `${pounds} short` : `${pounds} to cull`;
+}
+
 /** The owner's own tub, with what is out of it in the batch: the layer above is what is left. */
 export function Tub({ job, unit }: { job: GrindOfDay; unit: WeighingUnit }) {
   const meat = job.batch?.standing.meat ?? 0;
@@ -37,6 +44,10 @@ export function Tub({ job, unit }: { job: GrindOfDay; unit: WeighingUnit }) {
             {job.fatPct.toFixed(1)}
             <small>%</small>
           </dd>
+        </div>
+        <div>
+          <dt>separable, asked {job.askedFatPct} %</dt>
+          <dd className={styles.beside}>{besideWords(job, unit)}</dd>
         </div>
       </dl>
       <svg viewBox="0 0 200 210" role="img" aria-label={`Tub of ${job.tag}`}>
