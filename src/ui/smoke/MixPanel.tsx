@@ -57,7 +57,11 @@ export function MixPanel({ mix, view, atMix, mayDo, onLook }: Props) {
             ))}
           </tbody>
         </table>
-        <PpmBar ppm={standing.ppm} limit={standing.ppmLimit} />
+        <PpmBar
+          ppm={standing.ppm}
+          limit={standing.ppmLimit}
+          isBegun={standing.ingredients.some(({ cures }) => cures)}
+        />
       </div>
       <div className={styles.scale}>
         {due && (
