@@ -1,5 +1,6 @@
-import type { AnimalId } from '@/core/order/animal';
+import type { AnimalId, ShareId } from '@/core/order/animal';
 import type { Database } from '../database';
+import { removeSmokehouseOf } from '../smoke';
 
 /** Marks animals as made up, with everything that hangs on them. */
 export async function markAsSample(db: Database, animalIds: readonly AnimalId[]): Promise<void> {
@@ -46,26 +47,41 @@ export async function removeSample(db: Database): Promise<number> {
 
 async function removeRows(trx: Database): Promise<number> {
   const animals = trx('animals').where({ sample: true }).select('id');
-  const shares = trx('shares').whereIn('animalId', animals).select('id');
-  const sides = trx('sides').whereIn('animalId', animals).select('id');
-  const weighings = trx('weighings').whereIn('shareId', shares).select('id');
+  const shareIds: ShareId[] = await trx('shares').whereIn('animalId', animals).pluck('id');
+  const sideIds: string[] = await trx('sides').whereIn('animalId', animals).pluck('id');
   await removeLedger(trx, [
-    ...(await trx('shares').whereIn('animalId', animals).pluck('id')),
-    ...(await trx('sides').whereIn('animalId', animals).pluck('id')),
-    ...(await trx('weighings').whereIn('shareId', shares).pluck('id')),
+    ...shareIds,
+    ...sideIds,
+    ...(await trx('weighings').whereIn('shareId', shareIds).pluck('id')),
   ]);
-  await trx('stageWords').whereIn('rowid', trx('shares').whereIn('id', shares).select('number')).delete();
-  for (const table of ['labelJobs', 'weighingVoids'])
-    await trx(table).whereIn('weighingId', weighings).delete();
-  for (const { table, column } of await referringTo(trx, 'shares')) {
-    await trx(table).whereIn(column, shares).delete();
-  }
-  await trx('sideWeights').whereIn('sideId', sides).delete();
-  await trx('sides').whereIn('animalId', animals).delete();
-  await trx('shares').whereIn('animalId', animals).delete();
+  await trx('stageWords').whereIn('rowid', trx('shares').whereIn('id', shareIds).select('number')).delete();
+  await removeSmokehouseOf(trx, shareIds);
+  await removeBelow(trx, 'shares', shareIds);
+  await removeBelow(trx, 'sides', sideIds);
+  await trx('sides').whereIn('id', sideIds).delete();
+  await trx('shares').whereIn('id', shareIds).delete();
   const removed = await trx('animals').where({ sample: true }).delete();
   await removeStrangers(trx);
   return removed;
+}
+
+/** Everything that refers to these rows, and what refers to that in turn; the rows themselves stay. */
+async function removeBelow(trx: Database, parent: string, ids: readonly string[]): Promise<void> {
+  if (ids.length === 0) return;
+  for (const { table, column } of await referringTo(trx, parent)) {
+    if (await trx.schema.hasColumn(table, 'id')) {
+      await removeBelow(
+        trx,
+        table,
+        await trx(table)
+          .whereIn(column, [...ids])
+          .pluck('id'),
+      );
+    }
+    await trx(table)
+      .whereIn(column, [...ids])
+      .delete();
+  }
 }
 
 /** The transactions of these owners, a cure's account included: `share/line` is of its share. */

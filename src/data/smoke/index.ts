@@ -8,6 +8,7 @@ export {
   loadsAtHand,
   mixFiles,
   readingsOfLoad,
+  removeSmokehouseOf,
   shareOfCure,
   sharesOfLoad,
   sharesOfSmokehouseLot,

@@ -296,3 +296,39 @@ export async function sharesOfSmokehouseLot(db: Database, lot: string): Promise<
   for (const { id } of loads) smoked.push(...(await sharesOfLoad(db, id)));
   return [...new Set([...cured.map(({ shareId }) => shareId), ...smoked])];
 }
+
+/**
+ * Takes out what the smokehouse has of these shares alone: their cures, the brines that nothing else lies in, the loads in
+ * which nothing else hangs, with everything that was done to them. For a sample that goes out again.
+ */
+export async function removeSmokehouseOf(trx: Database, shareIds: readonly ShareId[]): Promise<void> {
+  const own = [...shareIds];
+  const cures: { id: string; mixId: string }[] = await trx('cures')
+    .whereIn('shareId', own)
+    .select('id', 'mixId');
+  const mixIds: string[] = await trx('cureMixes')
+    .whereIn(
+      'id',
+      cures.map(({ mixId }) => mixId),
+    )
+    .whereNotIn('id', trx('cures').whereNotIn('shareId', own).select('mixId'))
+    .pluck('id');
+  const loadsWith = (query: Database) =>
+    query('smokehouseEvents')
+      .join('weighings', 'weighings.id', 'smokehouseEvents.weighingId')
+      .where({ 'smokehouseEvents.of': 'load' });
+  const loadIds: string[] = await loadsWith(trx)
+    .whereIn('weighings.shareId', own)
+    .whereNotIn(
+      'smokehouseEvents.subjectId',
+      loadsWith(trx).whereNotIn('weighings.shareId', own).select('smokehouseEvents.subjectId'),
+    )
+    .distinct('smokehouseEvents.subjectId')
+    .pluck('smokehouseEvents.subjectId');
+  const subjects = [...cures.map(({ id }) => id), ...mixIds, ...loadIds];
+  await trx('smokehouseEvents').whereIn('subjectId', subjects).delete();
+  await trx('smokeReadings').whereIn('smokeId', loadIds).delete();
+  await trx('cures').whereIn('shareId', own).delete();
+  await trx('cureMixes').whereIn('id', mixIds).delete();
+  await trx('smokeLoads').whereIn('id', loadIds).delete();
+}

@@ -104,7 +104,7 @@ export async function seedLiveWeek(
       await bring({ demo: demo.later(1), shareId: share.id, unit: shop.unit, name }, progress);
     }
   }
-  await seedSmokehouse(new Demo(around, sign, actor));
+  await seedSmokehouse(new Demo(around, sign, actor), booked);
   return booked;
 }
 

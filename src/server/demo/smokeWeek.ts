@@ -1,3 +1,4 @@
+import type { AnimalId, ShareId } from '@/core/order/animal';
 import type { WeighingUnit, Weight } from '@/core/quantity/weight';
 import { convertUnits, weight } from '@/core/quantity/weight';
 import type { ScaleReading } from '@/core/scale/reading';
@@ -22,13 +23,23 @@ const [LIT, COLD] = [26 * HOUR, 1 * HOUR];
  * The smokehouse of the demo: everything that lies green goes into its cure on its day; what is through hangs in a load
  * that cooled too slowly, and is held.
  */
-export async function seedSmokehouse(demo: Demo): Promise<void> {
-  const { pieces } = await demo.ask('smokeView', {});
+export async function seedSmokehouse(demo: Demo, animalIds: readonly AnimalId[]): Promise<void> {
+  const own = new Set<ShareId>();
+  for (const animalId of animalIds) {
+    for (const { share } of await demo.filesOf(animalId)) own.add(share.id);
+  }
+  const pieces = await piecesOf(demo, own);
   const { unit } = await readShop(demo.around.db);
   const mixes = new Map<string, string>();
   const waiting = pieces.filter(({ next, recipes }) => next === 'begin' && recipes.length > 0);
   for (const piece of waiting) await cure(demo, { piece, unit, mixes });
-  await smoke(demo);
+  await smoke(demo, own);
+}
+
+/** What the demo itself has brought: in a shop of one's own nothing else is touched. */
+async function piecesOf(demo: Demo, own: ReadonlySet<ShareId>): Promise<readonly PieceAtSmoke[]> {
+  const { pieces } = await demo.ask('smokeView', {});
+  return pieces.filter(({ shareId }) => own.has(shareId));
 }
 
 type ToCure = {
@@ -129,8 +140,8 @@ function steady(said: Pick<ScaleReading, 'scaleId' | 'loadId' | 'unit'> & { net:
 }
 
 /** The first two pieces that are out of their cure hang in a load that is cold by now, and cooled too slowly. */
-async function smoke(demo: Demo): Promise<void> {
-  const { pieces } = await demo.ask('smokeView', {});
+async function smoke(demo: Demo, own: ReadonlySet<ShareId>): Promise<void> {
+  const pieces = await piecesOf(demo, own);
   const out = pieces.filter(({ next }) => next === 'load').slice(0, 2);
   if (out.length === 0) return;
   const lit = new Date(demo.now.getTime() - LIT);

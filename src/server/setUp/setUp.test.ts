@@ -92,6 +92,14 @@ async function useSample(shop: TestShop): Promise<void> {
   await shop.get('giveLink', { ...link('a'), shareId });
   await shop.get('giveFarmLink', { ...link('b'), personId: share.farmId });
   await shop.get('noteCall', { clientId: randomUUID(), shareId, reached: 'nobody', said: '' });
+  const job = (await shop.get('grindView', {})).jobs[0]!;
+  const batch = { clientId: randomUUID(), shareId: job.shareId, lineKey: job.lineKey };
+  const { batchId } = await shop.get('beginBatch', batch);
+  await shop.get('weighMeat', {
+    clientId: randomUUID(),
+    batchId,
+    reading: shop.reading(1000, { unit: 'lb' }),
+  });
   const contact = { name: 'Ann', phone: '555 0199', email: '' };
   await shop.get('addHouseholdContact', { clientId: randomUUID(), personId: share.ownerId, ...contact });
   const { version } = await shop.get('sheetView', { shareId });
@@ -125,6 +133,13 @@ describe('a sample week', () => {
       'sheetReopenings',
       'contacts',
       'calls',
+      'cures',
+      'cureMixes',
+      'smokeLoads',
+      'smokehouseEvents',
+      'smokeReadings',
+      'grindBatches',
+      'grindEvents',
     ];
     for (const table of tables) {
       expect([table, await shop.db(table)]).toEqual([table, []]);
