@@ -7,7 +7,12 @@ import { storyOf } from './statementStory';
 const KINDS: readonly StepKind[] = ['bone', 'fat', 'skin', 'inedible', 'grinder', 'cure', 'unaccounted'];
 
 /** A settlement of these weights; what its story is told from. */
-function settlementOf(boxes: number, lost: readonly number[], air: number): Settlement {
+function settlementOf(
+  boxes: number,
+  lost: readonly number[],
+  air: number,
+  lines: readonly object[] = [],
+): Settlement {
   const steps = KINDS.map((kind, at): BridgeStep => ({
     kind,
     label: kind,
@@ -20,7 +25,7 @@ function settlementOf(boxes: number, lost: readonly number[], air: number): Sett
     ...steps,
     { kind: 'boxes', label: 'boxes', weight: boxes as Weight, lost: false },
   ] as BridgeStep[];
-  const reconciliation = { cold, boxes, bridge: ends };
+  const reconciliation = { cold, boxes, bridge: ends, lines };
   return { hot: (cold + air) as Weight, unit: 'lb', reconciliation } as unknown as Settlement;
 }
 
@@ -65,5 +70,13 @@ describe('the story of the weight', () => {
     expect(steps).toEqual([
       expect.objectContaining({ words: 'brine that stayed in', weight: -800, left: 10_000 }),
     ]);
+  });
+
+  it('tells of jerky that half of it was water', () => {
+    const jerky = { cut: 'Jerky, dried', dried: true, green: 18_000, actual: 8700 };
+    const { steps } = storyOf(settlementOf(100_000, [0, 0, 0, 0, 0, 9300], 0, [jerky]));
+    expect(steps.find(({ kind }) => kind === 'cure')!.why).toContain(
+      'Jerky, dried: 18.0 lb green became 8.7 lb; 9.3 lb of water dried away',
+    );
   });
 });

@@ -1,4 +1,5 @@
-import type { StepKind } from '../reconcile/reconcile';
+import { driedOf } from '../curing/weights';
+import type { LineComparison, StepKind } from '../reconcile/reconcile';
 import { formatWeight, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { Settlement } from './settlement';
 
@@ -54,14 +55,29 @@ export function storyOf({ hot, reconciliation, unit }: Settlement): StatementSto
     { kind: 'air' as const, weight: (start - cold) as Weight },
     ...bridge.filter((step) => step.lost),
   ].filter(({ weight }) => weight !== 0);
+  const dried = reconciliation.lines.flatMap((line) => driedWords(line, unit));
   let left: number = start;
   const steps = lost.map(({ kind, weight }) => {
     left -= weight;
     const said = weight < 0 && kind === 'cure' ? GAINED : STEPS[kind];
-    return { kind, words: said?.words ?? kind, why: said?.why ?? '', weight, left: left as Weight };
+    const why = [said?.why ?? '', ...(kind === 'cure' ? dried : [])].join(' ').trim();
+    return { kind, words: said?.words ?? kind, why, weight, left: left as Weight };
   });
   return { hot: start, boxes, steps, sentence: sentenceOf({ start, boxes, steps, unit }) };
 }
+
+/** What drying took from a cut, told honestly: near three quarters of raw lean meat is water. */
+function driedWords({ cut, dried, green, actual }: LineComparison, unit: WeighingUnit): string[] {
+  if (!dried || actual === 0 || green <= actual) return [];
+  const show = (weight: Weight) => `${formatWeight(weight, 1)} ${unit}`;
+  const { waterOff } = driedOf({ green, seasoning: 0, finished: actual, moisture: LEAN_WATER });
+  return [
+    `${cut}: ${show(green)} green became ${show(actual)}; ${show(waterOff as Weight)} of water dried away, and near three quarters of raw lean meat is water.`,
+  ];
+}
+
+/** Water in raw lean meat, as a share of it (processing figures). */
+const LEAN_WATER = 0.72;
 
 type Told = Pick<StatementStory, 'boxes' | 'steps'> & { readonly start: Weight; readonly unit: WeighingUnit };
 

@@ -29,6 +29,8 @@ export type LineComparison = {
   readonly cut: string;
   readonly destination: Destination;
   readonly cured: boolean;
+  /** Water is dried out of it: about half of its green weight comes home. */
+  readonly dried?: true;
   readonly expected: Weight;
   readonly actual: Weight;
   /** Green weight that went into the cure; zero for fresh. */
@@ -186,6 +188,7 @@ function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] 
       cut: line.cut,
       destination: line.destination,
       cured: line.cure !== null,
+      ...(line.cure !== null && DRIED.includes(line.cure) ? { dried: true as const } : {}),
       expected,
       actual,
       green,
@@ -198,6 +201,9 @@ function compareLines(input: Parameters<typeof reconcile>[0]): LineComparison[] 
   });
   return [...asked, ...notAsked(input)];
 }
+
+/** Cures that dry, as sheets and recipes call them. */
+const DRIED: readonly string[] = ['jerky', 'dried'];
 
 function stateOf(made: number, wanted: number, green: Weight): LineComparison['state'] {
   if (made === 0) return green > 0 ? 'in cure' : 'to come';

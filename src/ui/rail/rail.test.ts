@@ -35,12 +35,20 @@ describe('the rail of a role', () => {
       'Block',
       'Wrap',
       'Grind',
+      'Smoke',
       'Reconcile',
       'Settle',
       'Yields',
     ]);
-    expect(hooksFor('cutter').map((hook) => hook.word)).toEqual(['Today', 'Hang', 'Block', 'Wrap', 'Grind']);
-    expect(hooksFor('wrapper').map((hook) => hook.word)).toEqual(['Today', 'Wrap', 'Grind']);
+    expect(hooksFor('cutter').map((hook) => hook.word)).toEqual([
+      'Today',
+      'Hang',
+      'Block',
+      'Wrap',
+      'Grind',
+      'Smoke',
+    ]);
+    expect(hooksFor('wrapper').map((hook) => hook.word)).toEqual(['Today', 'Wrap', 'Grind', 'Smoke']);
   });
 
   it('goes to each hook by a letter of its own', () => {
