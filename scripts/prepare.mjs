@@ -6,6 +6,7 @@ import {
   mkdirSync,
   readdirSync,
   readFileSync,
+  renameSync,
   statSync,
   writeFileSync,
 } from 'node:fs';
@@ -82,7 +83,11 @@ export function ensureBuilt() {
 /** The demo's finished year in a unit, made once for each build. @returns its file */
 export function ensureSeason(unit) {
   const file = `.next/season-${unit}.db`;
-  if (!existsSync(file)) run('npx', ['tsx', 'scripts/season.ts', file], { FRACTUM_UNIT: unit });
+  if (existsSync(file)) return file;
+  // Two that start at once each make one, and the last stands: none is ever half made.
+  const making = `${file}.${process.pid}`;
+  run('npx', ['tsx', 'scripts/season.ts', making], { FRACTUM_UNIT: unit });
+  renameSync(making, file);
   return file;
 }
 

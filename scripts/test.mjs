@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBrowser, ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { ensureBrowser, ensureBuilt, ensureInstalled, ensureSeason } from './prepare.mjs';
 
 /**
  * `npm test`: installs what is missing, then lint, types, the tests of core, data, server and devices, and the
@@ -50,6 +50,8 @@ check('Format', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']);
 ensureBuilt();
 check('Types', 'npx', ['tsc', '--noEmit']);
 tests('code');
+// Browser suites start beside each other: what all of them need is made before.
+for (const unit of ['lb', 'kg']) ensureSeason(unit);
 tests('browser');
 rmSync(folder, { recursive: true });
 process.stdout.write(`\n${counted.passed} passed, ${counted.failed} failed\n`);
