@@ -157,6 +157,9 @@ export async function readingsOfLoad(db: Database, smokeId: string): Promise<Pro
   return rows.map(({ minute, tenthsF }) => ({ minute, degrees: tenthsF / 10 }));
 }
 
+/** A statement takes so many values at the most. */
+const ROWS_AT_ONCE = 500;
+
 /** Writes what the probe said; a minute that is known stays as it was said first. */
 export async function writeReadings(
   db: Database,
@@ -168,7 +171,12 @@ export async function writeReadings(
     ...{ smokeId, minute, origin },
     tenthsF: Math.round(degrees * 10),
   }));
-  if (rows.length > 0) await db.batchInsert('smokeReadings', rows, 200);
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    await db('smokeReadings')
+      .insert(rows.slice(from, from + ROWS_AT_ONCE))
+      .onConflict(['smokeId', 'minute'])
+      .ignore();
+  }
 }
 
 type MixRow = Omit<CureMix, 'recipe' | 'skinOn'> & { readonly recipe: string; readonly skinOn: number };

@@ -1,6 +1,6 @@
 import { checkCure, isPumped, type CureRecipe } from '@/core/curing/cureRecipe';
 import { cureStanding, type CureFile } from '@/core/curing/inCure';
-import { isBaconClass, USUAL_NITRITE } from '@/core/curing/limits';
+import { isBaconClass } from '@/core/curing/limits';
 import { standingOf } from '@/core/grindroom/batch';
 import { heldWords } from '@/core/grindroom/batchRules';
 import type { ForecastLine } from '@/core/forecast/types';
@@ -184,7 +184,7 @@ function cureAtSmoke(house: House, file: ShareFile, { cure, events, mixHeld }: C
 
 /** Whether nitrite is in a piece: by its cure, by its batch, else by what its sheet asks. */
 function hasNitrite(house: House, file: ShareFile, { line }: On, own: CureFile | undefined): boolean {
-  const { pantry } = cureGround(house);
+  const { pantry, rules } = cureGround(house);
   if (own)
     return (
       cureStanding(own.cure, own.events, cureGround(house)).verdict !== 'none' && line.cure !== 'natural'
@@ -194,7 +194,7 @@ function hasNitrite(house: House, file: ShareFile, { line }: On, own: CureFile |
   const { ppm } = standingOf(batch.batch, batch.events, {
     unit: file.shop.unit,
     pantry,
-    nitrite: USUAL_NITRITE,
+    nitrite: rules,
     packed: 0 as Weight,
   });
   return (ppm ?? 0) > 0;

@@ -10,7 +10,7 @@ import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import type { Question } from '../kit/useAsk';
 import { idOf } from './idOf';
-import { PartsField } from './PartsField';
+import { PartsField, partsOf, partsProblem } from './PartsField';
 import styles from './SetUp.module.css';
 
 /** What sheets call cures. */
@@ -65,7 +65,7 @@ export function EditCure({ view, recipe, onDone, onClose }: Props) {
     method: values.method,
     for: values.for,
     takesPct: takesIn(values) ? numberIn(values.takesPct) : 0,
-    parts: partsOf(values),
+    parts: partsOf(values.parts),
   });
   return (
     <AskDialog
@@ -75,8 +75,8 @@ export function EditCure({ view, recipe, onDone, onClose }: Props) {
       initial={initial}
       question={(values): Question<'changeSetUp'> | FieldProblem => {
         if (values.name.trim() === '') return { field: 'name', message: 'It needs a name.' };
-        const odd = partsOf(values).find(({ lb }) => !(lb > 0));
-        if (odd) return { field: 'name', message: `How much ${odd.ingredient}? Write pounds, such as 1.7.` };
+        const odd = partsProblem(values.parts);
+        if (odd) return odd;
         return { change: { kind: 'cure-recipe', recipe: read(values) } };
       }}
       does="Keep it"
@@ -157,8 +157,4 @@ function takesIn({ method }: Pick<Values, 'method'>): boolean {
 function numberIn(text: string): number {
   const said = Number(text.replace(',', '.'));
   return Number.isFinite(said) ? said : 0;
-}
-
-function partsOf({ parts }: Values): { ingredient: string; lb: number }[] {
-  return parts.flatMap(({ ingredient, lb }) => (ingredient ? [{ ingredient, lb: numberIn(lb ?? '') }] : []));
 }

@@ -14,7 +14,7 @@ import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import type { Question } from '../kit/useAsk';
 import { idOf } from './idOf';
-import { PartsField } from './PartsField';
+import { PartsField, partsOf, partsProblem } from './PartsField';
 import styles from './SetUp.module.css';
 
 type Values = {
@@ -72,9 +72,9 @@ export function EditRecipe({ species, ingredients, recipe, onDone, onClose }: Pr
         const fatPct = Number(values.fatPct.replace(',', '.'));
         if (!Number.isFinite(fatPct))
           return { field: 'fatPct', message: `“${values.fatPct}” is no percentage.` };
-        const parts = partsOf(values);
-        const odd = parts.find(({ lb }) => !(lb > 0));
-        if (odd) return { field: 'name', message: `How much ${odd.ingredient}? Write pounds, such as 1.7.` };
+        const parts = partsOf(values.parts);
+        const odd = partsProblem(values.parts);
+        if (odd) return odd;
         const least = values.minBatchLb.trim() === '' ? {} : { minBatchLb: Number(values.minBatchLb) };
         return {
           change: {
@@ -127,15 +127,9 @@ export function EditRecipe({ species, ingredients, recipe, onDone, onClose }: Pr
   );
 }
 
-function partsOf({ parts }: Values): { ingredient: string; lb: number }[] {
-  return parts.flatMap(({ ingredient, lb }) =>
-    ingredient ? [{ ingredient, lb: Number((lb ?? '').replace(',', '.')) }] : [],
-  );
-}
-
 /** What the label will say of what stands in the fields. */
 function labelWords(values: Values, pantry: ReturnType<typeof pantryOf>): string {
-  const parts = partsOf(values).filter(({ ingredient, lb }) => pantry.has(ingredient) && lb > 0);
+  const parts = partsOf(values.parts).filter(({ ingredient, lb }) => pantry.has(ingredient) && lb > 0);
   if (parts.length === 0) return 'Ingredients: nothing yet.';
   const { ingredients, allergens } = recipeOf(
     {
