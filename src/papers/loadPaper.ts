@@ -1,4 +1,5 @@
 import { PDFDocument } from 'pdf-lib';
+import { wholeDegrees } from '@/core/quantity/degrees';
 import type { LoadPaper } from '@/core/smokehouse/loadPaper';
 import { fontsOf, RIGHT, Writer } from './writer';
 
@@ -51,7 +52,7 @@ export async function loadPaperPdf(paper: LoadPaper): Promise<Uint8Array> {
   return pdf.save();
 }
 
-function curve(writer: Writer, { readings }: LoadPaper): void {
+function curve(writer: Writer, { readings, unit }: LoadPaper): void {
   const last = Math.max(60, readings.at(-1)?.[0] ?? 60);
   const x = (minute: number) => (WIDTH * minute) / last;
   const y = (degrees: number) =>
@@ -66,7 +67,7 @@ function curve(writer: Writer, { readings }: LoadPaper): void {
           [WIDTH, y(degrees)],
         ] as const,
         isQuiet: true,
-        label: `${degrees} F`,
+        label: wholeDegrees(degrees, unit),
       })),
       ...pieces(readings).map((points) => ({
         points: points.map(([minute, degrees]) => [x(minute), y(degrees)] as const),

@@ -55,15 +55,17 @@ export type LoadStanding = {
  * Where a load stands.
  *
  * @param readings - in the order of their minutes; not needed once it has ended
+ * @param unit - of the shop, by which its degrees are said
  */
 export function loadStanding(
   { plan }: Pick<SmokeLoad, 'plan'>,
   events: readonly SmokeEvent[],
   readings: readonly ProbeReading[] = [],
+  unit: WeighingUnit = 'lb',
 ): LoadStanding {
   const lit = events.find((event) => event.kind === 'lit');
   const ended = events.find((event) => event.kind === 'ended');
-  const verdict: PlanVerdict = ended?.kind === 'ended' ? ended : againstPlan(plan, readings, false);
+  const verdict: PlanVerdict = ended?.kind === 'ended' ? ended : againstPlan(plan, readings, false, unit);
   const word = events.findLast(({ kind }) => kind === 'held' || kind === 'released');
   const isReleased = word?.kind === 'released';
   return {

@@ -1,3 +1,5 @@
+import type { WeighingUnit } from '../quantity/weight';
+
 /** A load as it is printed for the file: words and figures, nothing to be worked out any more. */
 export type LoadPaper = {
   readonly shop: string;
@@ -6,6 +8,7 @@ export type LoadPaper = {
   readonly state: string;
   /** Minutes since it was lit, and degrees Fahrenheit. */
   readonly readings: readonly (readonly [number, number])[];
+  readonly unit: WeighingUnit;
   readonly posts: readonly string[];
   readonly pieces: readonly {
     readonly words: string;

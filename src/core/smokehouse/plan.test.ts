@@ -1,3 +1,4 @@
+import { ownDegrees, toFahrenheit } from '../quantity/degrees';
 import fc from 'fast-check';
 import {
   againstPlan,
@@ -109,5 +110,21 @@ describe('a curve against a plan', () => {
       }),
       { numRuns: 400, seed: 20261127 },
     );
+  });
+
+  it('is said on the scale that its shop reads, and judged the same', () => {
+    const readings = [{ minute: 0, degrees: 38 }];
+    const said = (unit: 'lb' | 'kg') => againstPlan(HAM, readings, true, unit).posts;
+    expect(said('kg').map(({ words }) => words)).toEqual([
+      '63 C for 4 min or 70 C',
+      'under 27 C within 5 h from 54 C',
+      'under 7 C within 10 h from 27 C',
+    ]);
+    expect(said('kg').map(({ state }) => state)).toEqual(said('lb').map(({ state }) => state));
+    for (const fahrenheit of [32, 40, 130, 158]) {
+      for (const unit of ['lb', 'kg'] as const) {
+        expect(toFahrenheit(ownDegrees(fahrenheit, unit), unit)).toBeCloseTo(fahrenheit, 9);
+      }
+    }
   });
 });

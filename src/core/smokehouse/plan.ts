@@ -1,3 +1,6 @@
+import { wholeDegrees } from '../quantity/degrees';
+import type { WeighingUnit } from '../quantity/weight';
+
 /** What a probe said: minutes since the load was lit, degrees Fahrenheit. */
 export type ProbeReading = { readonly minute: number; readonly degrees: number };
 
@@ -66,15 +69,17 @@ export type PlanVerdict = { readonly posts: readonly Post[]; readonly holds: rea
  *
  * @param readings - in the order of their minutes
  * @param ended - whether the load is through: what is not met by then is missed
+ * @param unit - of the shop, by which its degrees are said
  */
 export function againstPlan(
   { lethal, cooling }: SmokePlan,
   readings: readonly ProbeReading[],
   ended: boolean,
+  unit: WeighingUnit = 'lb',
 ): PlanVerdict {
   const posts = [
-    ...(lethal.length > 0 ? [heatOf(lethal, readings, ended)] : []),
-    ...cooling.map((stretch) => coolingOf(stretch, readings, ended)),
+    ...(lethal.length > 0 ? [heatOf(lethal, readings, { ended, unit })] : []),
+    ...cooling.map((stretch) => coolingOf(stretch, readings, { ended, unit })),
   ];
   const holds = posts.flatMap(({ state, words }) => {
     if (state === 'missed') return [`Missed: ${words}.`];
@@ -83,10 +88,11 @@ export function againstPlan(
   return { posts, holds };
 }
 
-function heatOf(lethal: readonly Lethal[], readings: readonly ProbeReading[], ended: boolean): Post {
-  const words = lethal
-    .map(({ over, minutes }) => (minutes === 0 ? `${over} F` : `${over} F for ${minutes} min`))
-    .join(' or ');
+/** Whether a load is through, and on which scale its shop reads. */
+type Asked = { readonly ended: boolean; readonly unit: WeighingUnit };
+
+function heatOf(lethal: readonly Lethal[], readings: readonly ProbeReading[], { ended, unit }: Asked): Post {
+  const words = heatWords(lethal, unit);
   const times = lethal.flatMap((heat) => heldSince(heat, readings) ?? []);
   const met = times.length > 0 ? Math.min(...times) : null;
   const degrees = Math.min(...lethal.map(({ over }) => over));
@@ -118,8 +124,12 @@ function heldSince({ over, minutes }: Lethal, readings: readonly ProbeReading[])
 }
 
 /** The stretch runs from the last moment at or above its beginning. Only what got so warm cools by it. */
-function coolingOf({ from, to, minutes }: Cooling, readings: readonly ProbeReading[], ended: boolean): Post {
-  const words = `under ${to} F within ${hoursWords(minutes)} from ${from} F`;
+function coolingOf(
+  { from, to, minutes }: Cooling,
+  readings: readonly ProbeReading[],
+  { ended, unit }: Asked,
+): Post {
+  const words = coolingWords({ from, to, minutes }, unit);
   const warm = readings.filter(({ degrees }) => degrees >= from).at(-1);
   if (!warm)
     return { kind: 'cooling', words, degrees: to, by: null, met: null, state: ended ? 'met' : 'open' };
@@ -134,6 +144,18 @@ function coolingOf({ from, to, minutes }: Cooling, readings: readonly ProbeReadi
   const seen = after.filter(({ minute }) => minute <= by).at(-1)?.minute ?? warm.minute;
   const next = after.find(({ minute }) => minute > by)?.minute ?? by;
   return { ...post, state: next - seen > LONGEST_SILENCE ? 'unknown' : 'missed' };
+}
+
+/** `145 F for 4 min or 158 F`; empty where what comes out is not cooked. */
+export function heatWords(lethal: readonly Lethal[], unit: WeighingUnit): string {
+  return lethal
+    .map(({ over, minutes }) => `${wholeDegrees(over, unit)}${minutes === 0 ? '' : ` for ${minutes} min`}`)
+    .join(' or ');
+}
+
+/** `under 80 F within 5 h from 130 F` */
+export function coolingWords({ from, to, minutes }: Cooling, unit: WeighingUnit): string {
+  return `under ${wholeDegrees(to, unit)} within ${hoursWords(minutes)} from ${wholeDegrees(from, unit)}`;
 }
 
 function hoursWords(minutes: number): string {

@@ -54,6 +54,7 @@ export const loadPaperView = defineUseCase<{ loadId: string }, LoadPaper>({
       shop: name,
       lot: load.lot,
       plan: load.plan.name,
+      unit,
       state:
         standing.held.length > 0
           ? `Held: ${standing.held.join(' ')}`

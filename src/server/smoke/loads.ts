@@ -121,7 +121,8 @@ async function deedOf(house: House, load: LoadIn, said: SaidOfLoad): Promise<Res
   if (said.kind === 'lit') return lit(house, load, said.byHand);
   if (said.kind !== 'ended') return success(said);
   const readings = await lastReadings(house, load);
-  const { posts, holds } = againstPlan(load.load.plan, readings, true);
+  const { unit } = await readShop(house.db);
+  const { posts, holds } = againstPlan(load.load.plan, readings, true, unit);
   return success({ kind: 'ended', posts, holds });
 }
 

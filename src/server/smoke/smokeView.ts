@@ -8,7 +8,7 @@ import type { WeighingId } from '@/core/order/work';
 import { success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { loadStanding, type LoadStanding } from '@/core/smokehouse/load';
-import { againstPlan, type SmokePlan } from '@/core/smokehouse/plan';
+import type { SmokePlan } from '@/core/smokehouse/plan';
 import { zoneBox, zonePath } from '@/core/species/sideMapPath';
 import { dayIn, instant, type Day, type Instant } from '@/core/time/shopTime';
 import { lastLots } from '@/data/grind';
@@ -110,7 +110,7 @@ export const smokeView = defineUseCase<object, SmokeView>({
       today: dayIn(zone, house.now),
       pieces: files.flatMap((file) => piecesOf(house, file)),
       shapes: shapesOf(files),
-      loads: await loadsOf(house, people),
+      loads: await loadsOf(house, { people, unit }),
       mixes: await mixesOf(house),
       recipes: house.setUp.curing.recipes.map((recipe) => recipeAtSmoke(house, recipe)),
       plans: house.setUp.curing.plans,
@@ -134,20 +134,20 @@ function shapesOf(files: readonly ShareFile[]): SmokeView['shapes'] {
   return shapes;
 }
 
-async function loadsOf(house: House, people: SmokeView['people']): Promise<LoadAtSmoke[]> {
+async function loadsOf(
+  house: House,
+  { people, unit }: Pick<SmokeView, 'people' | 'unit'>,
+): Promise<LoadAtSmoke[]> {
   const loads: LoadAtSmoke[] = [];
   for (const { load, events } of await loadsAtHand(house.db, LAST_LOADS)) {
     const readings = await readingsOfLoad(house.db, load.id);
-    const standing = loadStanding(load, events, readings);
+    const standing = loadStanding(load, events, readings, unit);
     loads.push({
       id: load.id,
       lot: load.lot,
       plan: load.plan,
       at: load.at,
-      // Of what is out its posts stand as they were; of what is not they are read from the curve.
-      standing: standing.ended
-        ? standing
-        : { ...standing, posts: againstPlan(load.plan, readings, false).posts },
+      standing,
       readings: readings.map(({ minute, degrees }) => [minute, degrees] as const),
       said: events.flatMap((event) => {
         const by = { at: event.at, by: people[event.actorId] ?? 'somebody' };

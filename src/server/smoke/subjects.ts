@@ -87,7 +87,9 @@ export async function loadIn(house: House, smokeId: string): Promise<Result<Load
     const file = await cutFileOf(house, shareId);
     if (file.ok) files.push(file.value);
   }
-  return success({ ...found, readings, files, standing: loadStanding(found.load, found.events, readings) });
+  const { unit } = await readShop(house.db);
+  const standing = loadStanding(found.load, found.events, readings, unit);
+  return success({ ...found, readings, files, standing });
 }
 
 type Asked<Deed> = { readonly clientId: string; readonly deed: Deed };

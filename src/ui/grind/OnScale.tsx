@@ -1,4 +1,5 @@
 import type { DueIngredient } from '@/core/curing/ingredients';
+import { wholeDegrees } from '@/core/quantity/degrees';
 import { inUnits, formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import type { BatchOfDay } from '@/server/grind';
 import type { ScaleState } from '../wrap/useScale';
@@ -97,7 +98,9 @@ export function MeatOnScale({
         in the tub
       </p>
       <p role="status">{tooMuch ? 'More than lies in this tub. Is it of another?' : ''}</p>
-      <p className={styles.caution}>Under 40 F. Push with the stomper only; lock out before you clean.</p>
+      <p className={styles.caution}>
+        Under {wholeDegrees(40, unit)}. Push with the stomper only; lock out before you clean.
+      </p>
     </section>
   );
 }

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { checkCure, ppmOf, type CureRecipe } from '@/core/curing/cureRecipe';
 import { CURE_METHOD_WORDS } from '@/core/curing/days';
 import { CURE_CLASSES, CURE_CLASS_WORDS, limitOf } from '@/core/curing/limits';
-import type { SmokePlan } from '@/core/smokehouse/plan';
+import { coolingWords, heatWords, type SmokePlan } from '@/core/smokehouse/plan';
 import { pantryOf } from '@/core/species/recipe';
 import type { SetUpView } from '@/server/shop';
 import { onDemand } from '../kit/onDemand';
@@ -58,7 +58,12 @@ export function CuringScreen({ view: first }: { view: SetUpView }) {
         />
       )}
       {opened?.kind === 'plan' && (
-        <EditPlan {...(opened.plan ? { plan: opened.plan } : {})} onDone={close} onClose={close} />
+        <EditPlan
+          unit={view.shop.unit}
+          {...(opened.plan ? { plan: opened.plan } : {})}
+          onDone={close}
+          onClose={close}
+        />
       )}
     </div>
   );
@@ -181,15 +186,9 @@ function Plans({ view, onOpen }: { view: SetUpView; onOpen: (plan: SmokePlan) =>
             <td>
               <b>{plan.name}</b>
             </td>
+            <td>{heatWords(plan.lethal, view.shop.unit) || 'not cooked'}</td>
             <td>
-              {plan.lethal
-                .map(({ over, minutes }) => (minutes === 0 ? `${over} F` : `${over} F for ${minutes} min`))
-                .join(' or ') || 'not cooked'}
-            </td>
-            <td>
-              {plan.cooling
-                .map(({ from, to, minutes }) => `${from} to ${to} F in ${minutes / 60} h`)
-                .join(', ') || 'no limit'}
+              {plan.cooling.map((stretch) => coolingWords(stretch, view.shop.unit)).join(', ') || 'no limit'}
             </td>
             <td>{plan.label}</td>
             <td>

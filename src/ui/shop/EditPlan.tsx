@@ -1,12 +1,17 @@
 'use client';
 
 import { Button, Checkbox, Form, Input, InputNumber } from 'antd';
+import { degreeSign, ownDegrees, toFahrenheit } from '@/core/quantity/degrees';
+import type { WeighingUnit } from '@/core/quantity/weight';
 import type { SmokePlan } from '@/core/smokehouse/plan';
 import { AskDialog } from '../kit/AskDialog';
 import type { FieldProblem } from '../kit/asking';
 import type { Question } from '../kit/useAsk';
 import { idOf } from './idOf';
 import styles from './SetUp.module.css';
+
+/** What is offered first: ground meat and what is unknown. */
+const COOKED = { over: 160, minutes: 0 } as const;
 
 type Values = {
   name: string;
@@ -17,15 +22,22 @@ type Values = {
   curedOnly: boolean;
 };
 
-type Props = { plan?: SmokePlan; onDone: () => void; onClose: () => void };
+type Props = { unit: WeighingUnit; plan?: SmokePlan; onDone: () => void; onClose: () => void };
 
 /** A plan of the smokehouse: any one of its heats is enough, every stretch of cooling is kept. */
-export function EditPlan({ plan, onDone, onClose }: Props) {
+export function EditPlan({ unit, plan, onDone, onClose }: Props) {
+  const own = (fahrenheit: number) => Math.round(ownDegrees(fahrenheit, unit));
+  const kept = (degrees: number) => Math.round(toFahrenheit(degrees, unit));
+  const sign = degreeSign(unit);
   const initial: Values = {
     name: plan?.name ?? '',
     label: plan?.label ?? '',
-    lethal: (plan?.lethal ?? [{ over: 160, minutes: 0 }]).map((each) => ({ ...each })),
-    cooling: (plan?.cooling ?? []).map(({ from, to, minutes }) => ({ from, to, hours: minutes / 60 })),
+    lethal: (plan?.lethal ?? [COOKED]).map(({ over, minutes }) => ({ over: own(over), minutes })),
+    cooling: (plan?.cooling ?? []).map(({ from, to, minutes }) => ({
+      from: own(from),
+      to: own(to),
+      hours: minutes / 60,
+    })),
     ground: plan?.ground ?? false,
     curedOnly: plan?.curedOnly ?? false,
   };
@@ -49,8 +61,13 @@ export function EditPlan({ plan, onDone, onClose }: Props) {
           change: {
             kind: 'smoke-plan',
             plan: {
-              ...{ id: plan?.id ?? `own-${idOf(name)}`, name: name.trim(), label: label.trim(), lethal },
-              cooling: cooling.map(({ from, to, hours }) => ({ from, to, minutes: Math.round(hours * 60) })),
+              ...{ id: plan?.id ?? `own-${idOf(name)}`, name: name.trim(), label: label.trim() },
+              lethal: lethal.map(({ over, minutes }) => ({ over: kept(over), minutes })),
+              cooling: cooling.map(({ from, to, hours }) => ({
+                from: kept(from),
+                to: kept(to),
+                minutes: Math.round(hours * 60),
+              })),
               ...(ground ? { ground: true } : {}),
               ...(curedOnly ? { curedOnly: true } : {}),
             },
@@ -71,20 +88,20 @@ export function EditPlan({ plan, onDone, onClose }: Props) {
         name="lethal"
         title="It gets over, any one of these; none for what is not cooked"
         fields={[
-          ['over', 'F'],
+          ['over', sign],
           ['minutes', 'min'],
         ]}
-        another={{ over: 160, minutes: 0 }}
+        another={{ over: own(COOKED.over), minutes: 0 }}
       />
       <Stretches
         name="cooling"
         title="It cools, each of these"
         fields={[
-          ['from', 'F to'],
-          ['to', 'F within'],
+          ['from', `${sign} to`],
+          ['to', `${sign} within`],
           ['hours', 'h'],
         ]}
-        another={{ from: 130, to: 80, hours: 5 }}
+        another={{ from: own(130), to: own(80), hours: 5 }}
       />
       <Form.Item name="ground" valuePropName="checked" noStyle>
         <Checkbox>ground meat may go by it</Checkbox>

@@ -3,6 +3,7 @@
 import { Button, Form, Input, InputNumber, Segmented, Select, Switch } from 'antd';
 import { useState } from 'react';
 import { CURE_METHOD_WORDS } from '@/core/curing/days';
+import { wholeDegrees } from '@/core/quantity/degrees';
 import { parseWeight } from '@/core/quantity/weight';
 import type { PieceAtSmoke, RecipeAtSmoke, SmokeView } from '@/server/smoke';
 import { Dialog } from '../kit/Dialog';
@@ -170,7 +171,8 @@ export function BeginCureDialog({ piece, view, onBegun, onMix, onClose }: Props)
         </Form.Item>
       </div>
       <p className="quiet">
-        36 to 40 F throughout. Limits are this shop’s own; follow your plan and local code.
+        {wholeDegrees(36, view.unit)} to {wholeDegrees(40, view.unit)} throughout. Limits are this shop’s own;
+        follow your plan and local code.
       </p>
       <Note failure={begin.refusal ?? make.refusal} />
     </Dialog>

@@ -6,6 +6,8 @@ import { init, use as register } from 'echarts/core';
 import { CanvasRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 import { LONGEST_SILENCE, type Post } from '@/core/smokehouse/plan';
+import { degreeSign, ownDegrees, wholeDegrees } from '@/core/quantity/degrees';
+import type { WeighingUnit } from '@/core/quantity/weight';
 import type { LoadAtSmoke } from '@/server/smoke';
 import { CHART_COLOURS } from '../kit/theme';
 import { hourAt } from './words';
@@ -15,10 +17,10 @@ register([LineChart, GridComponent, MarkLineComponent, MarkPointComponent, Toolt
 /** Degrees that the picture reaches down and up to. */
 const [COLDEST, HOTTEST] = [30, 180];
 
-type Props = { load: LoadAtSmoke; zone: string };
+type Props = { load: LoadAtSmoke; zone: string; unit: WeighingUnit };
 
 /** The curve of a load, with its plan as posts in it: one to get over, others to get under. A curve that hits a post is a hold. */
-export function LoadCurve({ load, zone }: Props) {
+export function LoadCurve({ load, zone, unit }: Props) {
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!box.current) return undefined;
@@ -41,7 +43,7 @@ export function LoadCurve({ load, zone }: Props) {
         formatter: (shown: unknown) => {
           const [first] = shown as readonly { value: readonly [number, number | null] }[];
           if (!first || first.value[1] === null || !lit) return '';
-          return `${hourAt(zone, lit.at, first.value[0])}: ${first.value[1].toFixed(1)} F`;
+          return `${hourAt(zone, lit.at, first.value[0])}: ${ownDegrees(first.value[1], unit).toFixed(1)} ${degreeSign(unit)}`;
         },
       },
       grid: { left: 44, right: 18, top: 34, bottom: 26 },
@@ -64,7 +66,11 @@ export function LoadCurve({ load, zone }: Props) {
         min: COLDEST,
         max: HOTTEST,
         interval: 30,
-        axisLabel: { color: quiet, fontSize: 13, formatter: '{value} F' },
+        axisLabel: {
+          color: quiet,
+          fontSize: 13,
+          formatter: (fahrenheit: number) => wholeDegrees(fahrenheit, unit),
+        },
         splitLine: { lineStyle: { color: line } },
       },
       series: [
@@ -101,7 +107,7 @@ export function LoadCurve({ load, zone }: Props) {
       window.removeEventListener('resize', resize);
       chart.dispose();
     };
-  }, [load, zone]);
+  }, [load, zone, unit]);
   return <div ref={box} style={{ height: '100%', minHeight: 220 }} aria-hidden />;
 }
 

@@ -2,7 +2,8 @@
 
 import { Button } from 'antd';
 import Link from 'next/link';
-import { formatWeight, sumWeights } from '@/core/quantity/weight';
+import { formatWeight, sumWeights, type WeighingUnit } from '@/core/quantity/weight';
+import { coolingWords, heatWords } from '@/core/smokehouse/plan';
 import { momentWords } from '@/core/time/shopTime';
 import type { LoadAtSmoke, PieceAtSmoke, SmokeView } from '@/server/smoke';
 import { onDemand } from '../kit/onDemand';
@@ -39,7 +40,11 @@ export function LoadPanel(props: Props) {
         <h2>
           {asks} <span className={isHeld ? 'alarm' : 'quiet'}>{says}</span>
         </h2>
-        {lit ? <LoadCurve load={load} zone={view.zone} /> : <PlanWords load={load} />}
+        {lit ? (
+          <LoadCurve load={load} zone={view.zone} unit={view.unit} />
+        ) : (
+          <PlanWords load={load} unit={view.unit} />
+        )}
         <p className="quiet">
           {lit && load.standing.posts.map((post) => postWords(post, view.zone, lit.at)).join('; ')}
           {lit && '. '}The posts are this shop’s own plan. Follow your plan and local code.
@@ -63,18 +68,14 @@ export function LoadPanel(props: Props) {
   );
 }
 
-function PlanWords({ load: { plan } }: { load: LoadAtSmoke }) {
-  const heats = plan.lethal.map(({ over, minutes }) =>
-    minutes === 0 ? `${over} F` : `${over} F for ${minutes} min`,
-  );
-  const cools = plan.cooling.map(
-    ({ from, to, minutes }) => `from ${from} to ${to} F within ${minutes / 60} h`,
-  );
+function PlanWords({ load: { plan }, unit }: { load: LoadAtSmoke; unit: WeighingUnit }) {
+  const heat = heatWords(plan.lethal, unit);
+  const cools = plan.cooling.map((stretch) => coolingWords(stretch, unit));
   return (
     <ul className={styles.plan}>
-      <li>{heats.length > 0 ? `It gets over ${heats.join(' or ')}.` : 'What comes out is not cooked.'}</li>
+      <li>{heat === '' ? 'What comes out is not cooked.' : `It gets over ${heat}.`}</li>
       {cools.map((words) => (
-        <li key={words}>It cools {words}.</li>
+        <li key={words}>It comes {words}.</li>
       ))}
       <li>Labels say: {plan.label}</li>
       <li>Vent before you open: smoke is poison. Mind burns and a wet floor.</li>

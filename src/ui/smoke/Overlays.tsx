@@ -2,7 +2,8 @@
 
 import { Form, InputNumber } from 'antd';
 import { gramsShown } from '@/core/curing/ingredients';
-import type { Weight } from '@/core/quantity/weight';
+import { degreeSign, toFahrenheit } from '@/core/quantity/degrees';
+import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import type { LoadAtSmoke, MixAtSmoke, PieceAtSmoke, SmokeView } from '@/server/smoke';
 import { SecondLook } from '../grind/SecondLook';
 import { AskDialog } from '../kit/AskDialog';
@@ -86,7 +87,7 @@ export function Overlays({ over, view, piece, load, mix, atMix, onClose, onMix, 
     case 'holdLoad':
     case 'noteLoad':
     case 'reading':
-      return load ? <OfLoad over={over} load={load} onClose={onClose} /> : null;
+      return load ? <OfLoad over={over} load={load} unit={view.unit} onClose={onClose} /> : null;
     default:
       return null;
   }
@@ -139,8 +140,10 @@ function OfPiece({
 function OfLoad({
   over,
   load,
+  unit,
   onClose,
 }: {
+  unit: WeighingUnit;
   over: 'holdLoad' | 'noteLoad' | 'reading';
   load: LoadAtSmoke;
   onClose: () => void;
@@ -158,12 +161,12 @@ function OfLoad({
         question={({ degreesF }) =>
           degreesF === undefined
             ? { field: 'degreesF', message: 'Say what it reads.' }
-            : { loadId: load.id, degreesF }
+            : { loadId: load.id, degreesF: toFahrenheit(degreesF, unit) }
         }
         onDone={onClose}
         onClose={onClose}
       >
-        <Form.Item name="degreesF" label="Inside the thickest piece, F">
+        <Form.Item name="degreesF" label={`Inside the thickest piece, ${degreeSign(unit)}`}>
           <InputNumber style={{ width: '100%' }} />
         </Form.Item>
       </AskDialog>

@@ -5,15 +5,7 @@ import styles from './SmokeScreen.module.css';
  *
  * @param isBegun - nothing of it may be weighed yet, and it will be
  */
-export function PpmBar({
-  ppm,
-  limit,
-  isBegun = false,
-}: {
-  ppm: number;
-  limit: number;
-  isBegun?: boolean;
-}) {
+export function PpmBar({ ppm, limit, isBegun = false }: { ppm: number; limit: number; isBegun?: boolean }) {
   if (ppm <= 0 && !isBegun) return <span className={styles.ppm}>no nitrite</span>;
   const over = Math.round(ppm) > limit;
   return (
