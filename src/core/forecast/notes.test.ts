@@ -110,7 +110,14 @@ const SAID: readonly (readonly [string, string, string, () => number, number, nu
   ['lamb', 'fore-shank.whole', 'About a pound', () => worked('lamb', 'fore-shank.whole').lb, 0.9, 1.1],
   ['lamb', 'tenderloin.whole', 'Under half a pound', () => worked('lamb', 'tenderloin.whole').lb, 0.3, 0.5],
   ['beef', 'rump.one', 'Five pounds or more', () => worked('beef', 'rump.one').lb, 5, 7],
-  ['beef', 'top-round.jerky', 'about half the weight', () => worked('beef', 'top-round.jerky').driedAway, 0.45, 0.55],
+  [
+    'beef',
+    'top-round.jerky',
+    'about half the weight',
+    () => worked('beef', 'top-round.jerky').driedAway,
+    0.45,
+    0.55,
+  ],
 ];
 
 describe('the note of an option says what the forecast says', () => {

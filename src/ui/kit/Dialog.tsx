@@ -17,8 +17,7 @@ type Props = {
 };
 
 /** Where typing goes when the dialog opens, past lists that are only chosen from; without a field, the button that does it. */
-const FIRST =
-  'input:not([type="radio"]):not([type="checkbox"]):not([type="file"]):not([readonly]), textarea';
+const FIRST = 'input:not([type="radio"]):not([type="checkbox"]):not([type="file"]):not([readonly]), textarea';
 const MAIN = '[data-main]';
 
 /** The one dialog: keys of the page rest under it, the hand is where it goes next, and afterwards where it was. */

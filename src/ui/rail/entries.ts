@@ -20,8 +20,16 @@ const FOR_THE_OFFICE: readonly Action[] = [
   { label: 'Call list', also: 'telephone ring questions', page: '/calls' },
   { label: 'Yields of the shop', also: 'rates percent cutout statistics year', page: '/yields' },
   { label: 'Trace a pack, an animal or a lot', also: 'recall where from back forward drill', page: '/trace' },
-  { label: 'The book of the day', also: 'inspector haccp temperatures cleaning holds signed', page: '/book-of-day' },
-  { label: 'Ingredients that came in', also: 'receive lots spices curing salt supplier', page: '/ingredients' },
+  {
+    label: 'The book of the day',
+    also: 'inspector haccp temperatures cleaning holds signed',
+    page: '/book-of-day',
+  },
+  {
+    label: 'Ingredients that came in',
+    also: 'receive lots spices curing salt supplier',
+    page: '/ingredients',
+  },
   { label: 'Messages that went out', also: 'text mail confirmation outbox', page: '/messages' },
 ];
 
@@ -30,7 +38,11 @@ const FOR_THE_OWNER: readonly Action[] = [
   { label: 'House rules', also: 'hang days storage batch hours set up tolerance', page: '/shop/rules' },
   { label: 'Catalogue of cuts', also: 'own cut words names hide offer set up', page: '/shop/catalogue' },
   { label: 'Made things', also: 'recipes sausage flavours ingredients allergens', page: '/shop/made' },
-  { label: 'Cures and smoke', also: 'nitrite limits brine rub plans smokehouse cooling', page: '/shop/curing' },
+  {
+    label: 'Cures and smoke',
+    also: 'nitrite limits brine rub plans smokehouse cooling',
+    page: '/shop/curing',
+  },
   { label: 'Places of the shop', also: 'rails freezers scales establishment prefix', page: '/shop/places' },
   { label: 'People of the shop', also: 'staff roles secrets password take on leave', page: '/shop/people' },
 ];

@@ -63,7 +63,12 @@ export function targetsOf(view: WrapView, pending: readonly Counted[]): Target[]
         waits: green.made === 0 ? 'green weight first' : (view.inSmoke[line.key] ?? ''),
       },
       ...(packs > 0
-        ? [endsTarget(line, sofar('package', (each) => each.lineKey === line.key && each.source === 'ends'))]
+        ? [
+            endsTarget(
+              line,
+              sofar('package', (each) => each.lineKey === line.key && each.source === 'ends'),
+            ),
+          ]
         : []),
     ];
   });

@@ -181,7 +181,11 @@ export const KEYS = {
     fire: { keys: 'f', shown: 'F', does: 'light the load, or end it when it is cold' },
     holdLoad: { keys: 'shift+h', shown: 'Shift H', does: 'hold the load with a reason, or release it' },
     brine: { keys: 'b', shown: 'B', does: 'make a brine' },
-    ingredient: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'an ingredient of the brine, out of order' },
+    ingredient: {
+      keys: '1,2,3,4,5,6,7,8,9',
+      shown: '1 to 9',
+      does: 'an ingredient of the brine, out of order',
+    },
     typed: { keys: 'y', shown: 'Y', does: 'type the weight of an ingredient, while the scale is away' },
     print: { keys: 'p', shown: 'P', does: 'print the load for the file' },
   },
