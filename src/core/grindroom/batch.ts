@@ -16,6 +16,7 @@ import { sumWeights, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { Pantry } from '../species/recipe';
 import type { Recipe } from '../species/recipeTypes';
 import type { Instant } from '../time/shopTime';
+import type { Grade } from './tubs';
 
 /** A batch: one line of a share's plan, ground and mixed from the share's own tub. */
 export type GrindBatch = {
@@ -35,6 +36,8 @@ export type BatchDeed =
   | {
       readonly kind: 'meat';
       readonly net: Weight;
+      /** Of which of the owner's tubs; none before tubs were parted. */
+      readonly grade?: Grade;
       readonly scaleId: string;
       readonly loadId: string;
       readonly origin: Origin;

@@ -119,7 +119,8 @@ export type WeighingPurpose =
   | { readonly kind: 'package'; readonly from: PackSource; readonly lineKey: string }
   /** From the block, or ground from the tub. */
   | { readonly kind: 'green'; readonly from?: 'tub' | 'batch'; readonly lineKey: string }
-  | { readonly kind: 'tub' }
+  /** Into which of the share's tubs; none where trim is not parted. */
+  | { readonly kind: 'tub'; readonly grade?: string }
   | { readonly kind: 'barrel'; readonly barrel: Barrel };
 
 /** The account of a cut that lies in cure. */

@@ -73,7 +73,7 @@ export type Weighing = {
   readonly serial: number;
   readonly shareId: ShareId;
   readonly kind: 'package' | 'green' | 'tub' | 'barrel';
-  /** Of a package, the account its weight came from; of a barrel, which one. Empty otherwise. */
+  /** Of a package, the account its weight came from; of a tub its grade; of a barrel, which one. Empty otherwise. */
   readonly source: string;
   /** The line of the plan; empty for tub and barrels. */
   readonly lineKey: string;

@@ -2,12 +2,14 @@ import type { CureMixFile } from '../curing/cureMix';
 import { cureStanding, type CureEvent, type CureGround } from '../curing/inCure';
 import { gramsWords } from '../curing/ingredients';
 import type { BatchFile } from '../grindroom/batch';
+import { drawnByGrade, gradeOf, gradeOfWeighing, gradeWords, type Grade } from '../grindroom/tubs';
 import { degreesWords } from '../order/deepTemperature';
 import type { ShareId } from '../order/animal';
 import { isOwn } from '../order/settling';
 import type { ShareFile } from '../order/shareFile';
 import { netOf } from '../order/standing';
 import type { Weighing } from '../order/work';
+import { inSentence } from '../quantity/inSentence';
 import { formatWeight, sumWeights, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { Instant } from '../time/shopTime';
 
@@ -34,7 +36,7 @@ export function wayBack(file: ShareFile, pack: Weighing, ground: TraceGround): B
   const batch = file.batches.find((each) => each.batch.lineKey === pack.lineKey);
   const isGround = batch !== undefined || pack.source === 'tub';
   const green = file.weighings.filter(({ kind, lineKey }) => kind === 'green' && lineKey === pack.lineKey);
-  const tub = file.weighings.filter(({ kind }) => kind === 'tub');
+  const tub = tubsBehind(file, batch);
   return [
     {
       of: 'pack',
@@ -48,12 +50,30 @@ export function wayBack(file: ShareFile, pack: Weighing, ground: TraceGround): B
     ]),
     ...(batch ? ofBatch(batch, unit) : []),
     ...(isGround
-      ? tub.map((each): BackStep => ({ of: 'tub', words: `trim ${show(each.net)}`, ...weighed(each) }))
+      ? tub.map((each): BackStep => ({
+          of: 'tub',
+          words: `${inSentence(each.cut)} ${show(each.net)}`,
+          ...weighed(each),
+        }))
       : []),
     ...ofBlock(file),
     ...file.sides.flatMap((side) => ofSide(side, unit)),
     ofAnimal(file),
   ];
+}
+
+/** Which of several tubs; nothing where trim was not parted. */
+function ofGrade(grade: Grade): string {
+  return grade === '' ? '' : `: ${inSentence(gradeWords(grade))}`;
+}
+
+/** Trim that a pack came out of: of parted tubs those that its batch has drawn from. */
+function tubsBehind({ weighings }: ShareFile, batch: BatchFile | undefined): Weighing[] {
+  const drawn = batch && new Set(drawnByGrade(batch.events).map(({ grade }) => grade));
+  return weighings.filter((each) => {
+    const grade = gradeOfWeighing(each);
+    return grade !== undefined && (drawn?.has(grade) ?? grade === '');
+  });
 }
 
 /** What a trace stands on besides the share: limits of nitrite, and the brines and rubs its pieces lay in. */
@@ -153,7 +173,11 @@ function ofBatch({ batch, events }: BatchFile, unit: WeighingUnit): BackStep[] {
     const done = { at: event.at, by: [event.actorId] };
     if (event.kind === 'meat') {
       return [
-        { of: 'batch', words: `meat ${formatWeight(event.net, unit)} ${unit} out of its own tub`, ...done },
+        {
+          of: 'batch',
+          words: `meat ${formatWeight(event.net, unit)} ${unit} out of its own tub${ofGrade(gradeOf(event))}`,
+          ...done,
+        },
       ];
     }
     if (event.kind === 'held') return [{ of: 'batch', words: `held: ${event.reason}`, ...done }];

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { weighedDeed } from '@/core/curing/ingredients';
 import type { BatchDeed } from '@/core/grindroom/batch';
-import { balanceOfKind } from '@/core/ledger/ledger';
+import { drawnByGrade, GRADES, SCALES_DIFFER, tubsOf, type Grade } from '@/core/grindroom/tubs';
 import type { ShareId } from '@/core/order/animal';
 import { planOf } from '@/core/order/standing';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
@@ -20,9 +20,6 @@ import { jobOf, lastThrough, WASH_WORDS, washDue } from './washing';
 import { batchIn, doTo, type BatchIn } from './batchIn';
 
 type Done = { readonly batchId: string };
-
-/** A tub gives no more than was weighed into it; scales have divisions. */
-const SCALES_DIFFER = 0.005;
 
 /** Begins the batch of a line: what is packed of it from now on comes out of the batch. */
 export const beginBatch = defineUseCase<{ clientId: string; shareId: ShareId; lineKey: string }, Done>({
@@ -68,15 +65,17 @@ export const beginBatch = defineUseCase<{ clientId: string; shareId: ShareId; li
 });
 
 type Weighs = OnScaleOrTyped & { readonly batchId: string };
+/** None where trim is not parted. */
+type WeighsMeat = Weighs & { readonly grade?: Grade };
 
 const weighs = { ...onScaleOrTyped, batchId: id };
 
-/** Weighs meat out of the owner's own tub into the batch; no more than lies there. */
-export const weighMeat = defineUseCase<Weighs, Done>({
+/** Weighs meat out of one of the owner's own tubs into the batch; no more than lies there. */
+export const weighMeat = defineUseCase<WeighsMeat, Done>({
   name: 'weighMeat',
   roles: GRINDERS,
   writes: true,
-  input: Joi.object(weighs).xor('reading', 'typed'),
+  input: Joi.object({ ...weighs, grade: Joi.valid(...GRADES) }).xor('reading', 'typed'),
   subject: ({ batchId }) => batchId,
   run: async (house, input) => {
     const found = await batchIn(house, input.batchId);
@@ -86,17 +85,18 @@ export const weighMeat = defineUseCase<Weighs, Done>({
     const load = await loadTaken(house, input, unit);
     if (!load.ok) return load;
     const { net, scaleId, loadId, origin } = load.value;
-    const inTub = balanceOfKind(file.held, 'tub');
-    if (net > inTub * (1 + SCALES_DIFFER)) {
-      const left = `${formatWeight(inTub, unit)} ${unit}`;
+    const { grade = '' } = input;
+    const tub = tubsOf(file, 0).find((each) => each.grade === grade);
+    if (!tub || net > tub.left + tub.into * SCALES_DIFFER) {
+      const left = `${formatWeight(Math.max(0, tub?.left ?? 0) as Weight, unit)} ${unit}`;
       return refuse('more-than-there-is', `Only ${left} are left in this tub. Is it of another?`);
     }
-    const deed: BatchDeed = { kind: 'meat', net: net as Weight, scaleId, loadId, origin };
+    const deed: BatchDeed = { kind: 'meat', grade, net: net as Weight, scaleId, loadId, origin };
     return doTo(house, found.value, { clientId: input.clientId, deed });
   },
 });
 
-/** Puts all meat of a batch back into its tub, before anything is weighed for it. */
+/** Puts all meat of a batch back into the tubs it came out of, before anything is weighed for it. */
 export const putMeatBack = defineUseCase<{ clientId: string; batchId: string }, Done>({
   name: 'putMeatBack',
   roles: GRINDERS,
@@ -106,11 +106,18 @@ export const putMeatBack = defineUseCase<{ clientId: string; batchId: string }, 
   run: async (house, { clientId: requestId, batchId }) => {
     const found = await batchIn(house, batchId);
     if (!found.ok) return found;
-    const { meat } = found.value.standing;
-    if (meat === 0) return refuse('not-in-a-batch', 'No meat is in this batch.');
-    const net = -meat as Weight;
-    const deed: BatchDeed = { kind: 'meat', net, scaleId: 'back', loadId: requestId, origin: 'typed' };
-    return doTo(house, found.value, { clientId: requestId, deed });
+    const drawn = drawnByGrade(found.value.events);
+    if (drawn.length === 0) return refuse('not-in-a-batch', 'No meat is in this batch.');
+    for (const { grade, net } of drawn) {
+      const back = `${requestId}${grade}`;
+      const deed: BatchDeed = {
+        ...{ kind: 'meat', grade, net: -net as Weight },
+        ...{ scaleId: 'back', loadId: back, origin: 'typed' },
+      };
+      const done = await doTo(house, found.value, { clientId: back, deed });
+      if (!done.ok) return done;
+    }
+    return success({ batchId });
   },
 });
 

@@ -218,7 +218,7 @@ describe('a trace', () => {
     expect(words).toContainEqual(expect.stringMatching(/^batch: lot G2026-11-24-1, Breakfast sausage$/));
     expect(words).toContainEqual(expect.stringMatching(/^ingredient: salt [\d.]+ g, lot S-12$/));
     expect(words).toContainEqual('batch: meat 10.00 lb out of its own tub');
-    expect(words).toContainEqual('tub: trim 26.00 lb');
+    expect(words).toContainEqual('tub: trim for the grind 26.00 lb');
     expect(words).toContainEqual('side: left side hot 92.50 lb');
     expect(words.at(-1)).toBe('animal: Hog H900 of Low Tarn, killed 2026-11-22, custom-exempt');
     // What is no sausage has no batch behind it.

@@ -9,6 +9,8 @@ import {
 } from '@/core/grindroom/board';
 import { fatBeside, type FatBeside } from '@/core/grindroom/fatBeside';
 import { duesOf, type BatchStanding } from '@/core/grindroom/batch';
+import { fromTubs, type FromTubs } from '@/core/grindroom/fromTubs';
+import { drawnByGrade, tubsOf, type Tub } from '@/core/grindroom/tubs';
 import { missingFrom, missingFromMix, mostFilm } from '@/core/grindroom/batchRules';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
@@ -43,6 +45,10 @@ export type GrindOfDay = {
   /** Meat that the plan gives to it, and what lies in the owner's tub now. */
   readonly planned: Weight;
   readonly inTub: Weight;
+  /** The owner's tubs, the leanest first. */
+  readonly tubs: readonly Tub[];
+  /** What to take of which for what is still to come; null where there is one tub, or nothing more is taken. */
+  readonly fromTubs: FromTubs | null;
   /** Fat of the grind as it comes, percent. */
   readonly fatPct: number;
   /** Separable fat that the recipe is best at, percent, and what the meat has beside it; thousandths. */
@@ -91,7 +97,7 @@ export const grindView = defineUseCase<object, GrindView>({
   run: async (house) => {
     const shares = await liveShares(house.db, ['wrap']);
     const files = (await readShareFiles(house.db, house.setUps, shares)).filter(isCutByItself);
-    const jobs = files.flatMap((file) => jobsOf(house, file));
+    const jobs = (await Promise.all(files.map((file) => jobsOf(house, file)))).flat();
     const waiting = jobs.filter(({ batch }) => !batch?.standing.isClosed);
     const day = bestDay(
       waiting.map((job) => forBoard(files, job)),
@@ -137,11 +143,13 @@ function moreMinutes(inOrder: readonly GrindJob[], id: string, best: number): nu
   return dayInOrder([...first, ...others], USUAL_WASH).minutes - best;
 }
 
-function jobsOf(house: House, file: ShareFile): Waits[] {
+async function jobsOf(house: House, file: ShareFile): Promise<Waits[]> {
   const { share, animal, situation, batches, weighings } = file;
   const { lines, pool } = planOf(file).expected;
   const inTub = balanceOfKind(file.held, 'tub');
-  return lines.flatMap((line) => {
+  const asItComes = 100 - pool.separablePct;
+  const tubs = tubsOf(file, asItComes);
+  const jobs = lines.flatMap((line): Unblended[] => {
     const own = batches.find(({ batch }) => batch.lineKey === line.key);
     const recipe = own?.batch.recipe ?? situation.species.recipes.find(({ name }) => name === line.ownCut);
     // What was packed without a batch is not at the grinder any more.
@@ -163,6 +171,7 @@ function jobsOf(house: House, file: ShareFile): Waits[] {
         allergens: recipe.allergens,
         planned: line.gross,
         inTub,
+        tubs,
         fatPct: pool.fatPct,
         askedFatPct: recipe.fatPct,
         fatBeside: fatBeside({
@@ -189,6 +198,22 @@ function jobsOf(house: House, file: ShareFile): Waits[] {
       },
     ];
   });
+  return Promise.all(
+    jobs.map(async (job) => ({ ...job, fromTubs: await whatToTake(job, { file, asItComes }) })),
+  );
+}
+
+type Unblended = Omit<Waits, 'fromTubs'>;
+
+/** One tub needs no sum, and what is mixed takes nothing more. */
+async function whatToTake(
+  { tubs, batch, planned, lineKey, askedFatPct }: Unblended,
+  { file, asItComes }: { readonly file: ShareFile; readonly asItComes: number },
+): Promise<FromTubs | null> {
+  if (tubs.length < 2 || batch?.standing.isMixed) return null;
+  const own = file.batches.find((each) => each.batch.lineKey === lineKey);
+  const inBatch = own ? drawnByGrade(own.events) : [];
+  return fromTubs(tubs, { planned, askedFatPct, inBatch, asItComes });
 }
 
 function forBoard(files: readonly ShareFile[], { shareId, lineKey, allergens }: Waits): GrindJob {

@@ -1,4 +1,5 @@
 import { balanceOf, balanceOfKind, batchAccount, type WeighingPurpose } from '@/core/ledger/ledger';
+import { gradeOfWeighing, isOutOfTub, isOverdrawn, SCALES_DIFFER, tubsOf } from '@/core/grindroom/tubs';
 import type { CureGround } from '@/core/curing/inCure';
 import type { ShareFile } from '@/core/order/shareFile';
 import { coldWeight, packsMade } from '@/core/order/standing';
@@ -7,9 +8,6 @@ import { loadOf, throughOf } from '@/core/smokehouse/throughSmoke';
 import type { ForecastLine } from '@/core/forecast/types';
 import { convertUnits, formatWeight, sumWeights, weight, type Weight } from '@/core/quantity/weight';
 import { refuse, type Refusal } from '../house/reasons';
-
-/** Scales have divisions and packs drip: a side may give this much more than it weighed, as a share of it. */
-const SCALES_DIFFER = 0.005;
 
 /** Seasoning, water and casings add to the grind: more than this was never in it. */
 const ADDED_TO_GRIND = 0.2;
@@ -74,11 +72,11 @@ function sumOf(weighings: readonly Weighing[], matches: (each: Weighing) => bool
   return sumWeights(weighings.filter(matches).map((each) => each.net));
 }
 
-function tubFlow(weighings: readonly Weighing[]): Flow {
-  return {
-    into: sumOf(weighings, (each) => each.kind === 'tub'),
-    out: sumOf(weighings, (each) => each.kind !== 'barrel' && each.source === 'tub'),
-  };
+/** Of what is not parted, less what batches have drawn: packs without a batch come out of it alone. */
+function tubFlow(file: Pick<ShareFile, 'weighings' | 'batches'>): Flow {
+  const tub = tubsOf(file, 0).find(({ grade }) => grade === '');
+  const out = sumOf(file.weighings, isOutOfTub);
+  return { into: ((tub?.left ?? 0) + out) as Weight, out };
 }
 
 function cureFlow(weighings: readonly Weighing[], lineKey: string): Flow {
@@ -91,13 +89,18 @@ function cureFlow(weighings: readonly Weighing[], lineKey: string): Flow {
 
 /** Against the batch, not against what is left of it: seasoning and water go in after the tub was weighed. */
 function moreThanInTub(file: ShareFile, net: Weight): Refusal | undefined {
-  const { into, out } = tubFlow(file.weighings);
-  if (into === 0) {
-    return refuse('tub-empty', 'No trim has been weighed into the tub yet. Weigh the tub first.');
-  }
+  const { into, out } = tubFlow(file);
+  if (into <= 0) return refuse('tub-empty', nothingInTub(file));
   if (out + net <= into * (1 + ADDED_TO_GRIND)) return undefined;
   const message = `${show(into, file)} went into the tub and ${show(out, file)} have come out of it. Is this of another tub?`;
   return refuse('more-than-there-is', message);
+}
+
+function nothingInTub({ weighings }: ShareFile): string {
+  if (!weighings.some(({ kind }) => kind === 'tub')) {
+    return 'No trim has been weighed into the tub yet. Weigh the tub first.';
+  }
+  return 'What is in the tubs is parted, or in batches already. Begin its batch in the grind room.';
 }
 
 /** Out of a batch comes no more than was mixed in it. */
@@ -133,9 +136,12 @@ export function packsDependOn(weighing: Weighing, file: ShareFile, ground: CureG
   const others = file.weighings.filter((each) => each.id !== weighing.id);
   if (isInSmokehouse(weighing, file)) return true;
   if (others.some(({ onto }) => onto === weighing.id)) return true;
-  if (weighing.kind === 'tub') {
-    const { into, out } = tubFlow(others);
-    return out > into * (1 + ADDED_TO_GRIND);
+  const grade = gradeOfWeighing(weighing);
+  if (grade !== undefined) {
+    const own = { ...file, weighings: others };
+    const { into, out } = tubFlow(own);
+    if (grade === '' && out > into * (1 + ADDED_TO_GRIND)) return true;
+    return isOverdrawn(tubsOf(own, 0), grade);
   }
   if (weighing.kind !== 'green') return false;
   const own = { ...file, weighings: others };

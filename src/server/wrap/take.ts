@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { ForecastLine } from '@/core/forecast/types';
 import { heldWords, whyNoPackYet } from '@/core/grindroom/batchRules';
+import { ELSEWHERE, gradeWords, NEVER_GROUND, type Grade } from '@/core/grindroom/tubs';
 import { postWeighing, type WeighingPurpose } from '@/core/ledger/ledger';
 import { afterWeighing } from '@/core/order/afterWeighing';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -16,6 +17,7 @@ import { refuse, type Reason } from '../house/reasons';
 import { touchCut } from '../house/shareView';
 import type { House } from '../house/useCase';
 import { packageLabel } from './packageLabel';
+import { tubTag } from './tubTag';
 
 export type Taken = { readonly id: WeighingId; readonly net: Weight; readonly cut: string };
 
@@ -42,9 +44,18 @@ export function outOfItsBatch(file: ShareFile, purpose: WeighingPurpose): Weighi
   return isMixed && purpose.from === 'tub' ? { ...purpose, from: 'batch' } : purpose;
 }
 
+function intoTub(grade: string): Result<Named, Reason> {
+  const elsewhere = NEVER_GROUND.find((each) => each === grade);
+  if (elsewhere) {
+    const { why, barrel } = ELSEWHERE[elsewhere];
+    return refuse('wrong-place', `${why} Weigh it to ${BARREL_WORDS[barrel]}.`);
+  }
+  return success({ key: '', cut: gradeWords(grade as Grade), destination: 'grind' });
+}
+
 /** What is weighed, as the plan calls it; a refusal where the plan has no such thing, or not there. */
 export function namedBy(file: ShareFile, purpose: WeighingPurpose): Result<Named, Reason> {
-  if (purpose.kind === 'tub') return success({ key: '', cut: 'Trim for the grind', destination: 'grind' });
+  if (purpose.kind === 'tub') return intoTub(purpose.grade ?? '');
   if (purpose.kind === 'barrel') {
     return success({ key: '', cut: BARREL_WORDS[purpose.barrel], destination: 'lost' });
   }
@@ -129,7 +140,7 @@ function weighingOf({ share }: ShareFile, toTake: ToTake): Unwritten {
 
 function sourceOf(purpose: WeighingPurpose): string {
   if (purpose.kind === 'barrel') return purpose.barrel;
-  return (purpose.kind === 'tub' ? undefined : purpose.from) ?? '';
+  return (purpose.kind === 'tub' ? purpose.grade : purpose.from) ?? '';
 }
 
 async function writeLabel(
@@ -137,13 +148,18 @@ async function writeLabel(
   file: ShareFile,
   { weighing, toTake }: { weighing: Weighing; toTake: ToTake },
 ): Promise<Result<true, Reason>> {
-  if (weighing.kind !== 'package') return success(true);
   const { load, named, clientId, onto } = toTake;
-  const packed = { weighing, line: named.line!, takenAt: load.takenAt, onto };
-  const label = packageLabel(file, packed, {
-    rules: house.setUp.rules,
-    pantry: cureGround(house).pantry,
-  });
+  const { rules } = house.setUp;
+  // A tub that is the share's only one needs no tag to be told from others.
+  const isParted = weighing.kind === 'tub' && weighing.source !== '';
+  if (weighing.kind !== 'package' && !isParted) return success(true);
+  const label = isParted
+    ? tubTag(file, weighing, rules)
+    : packageLabel(
+        file,
+        { weighing, line: named.line!, takenAt: load.takenAt, onto },
+        { rules, pantry: cureGround(house).pantry },
+      );
   if (!label.ok) return label;
   await writeLabelJob(house.db, {
     id: randomUUID(),

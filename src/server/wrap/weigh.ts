@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { GRADES, NEVER_GROUND } from '@/core/grindroom/tubs';
 import { BARRELS, PACK_SOURCES, type WeighingPurpose } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import type { ShareFile } from '@/core/order/shareFile';
@@ -36,7 +37,7 @@ const purposeSchema = Joi.alternatives().try(
     lineKey,
   }),
   Joi.object({ kind: Joi.valid('green').required(), from: Joi.valid('tub', 'batch'), lineKey }),
-  Joi.object({ kind: Joi.valid('tub').required() }),
+  Joi.object({ kind: Joi.valid('tub').required(), grade: Joi.valid(...GRADES, ...NEVER_GROUND) }),
   Joi.object({
     kind: Joi.valid('barrel').required(),
     barrel: Joi.valid(...BARRELS).required(),

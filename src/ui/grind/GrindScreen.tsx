@@ -5,6 +5,7 @@ import { useState } from 'react';
 import type { GrindOfDay, GrindView } from '@/server/grind';
 import { FloorHeader } from '../kit/FloorHeader';
 import { useKey, useScope } from '../kit/keys/useKey';
+import { useScan } from '../kit/keys/useScan';
 import { useWho } from '../kit/Who';
 import { DayRail } from './DayRail';
 import styles from './GrindScreen.module.css';
@@ -35,7 +36,10 @@ export function GrindScreen({ first }: { first: GrindView }) {
   useKey(
     'grind',
     'ingredient',
-    ({ key }) => grinder.choose(ingredients[Number(key) - 1]?.name ?? ''),
+    ({ key }) =>
+      act?.does === 'meat'
+        ? grinder.chooseTub(Number(key) - 1)
+        : grinder.choose(ingredients[Number(key) - 1]?.name ?? ''),
     isAtWork,
   );
   useKey('grind', 'again', () => last && void grinder.again(last.name), isAtWork);
@@ -44,6 +48,7 @@ export function GrindScreen({ first }: { first: GrindView }) {
   useKey('grind', 'lot', () => setOver('lot'), isAtWork && act?.does === 'weigh');
   useKey('grind', 'otherwise', () => setOver('otherwise'), isAtWork && canType(act) && act?.does === 'weigh');
   useKey('grind', 'order', () => setOver('order'), isOpen);
+  useScan((text) => void grinder.scanned(text), isAtWork);
   useKey('grind', 'hold', () => setOver('hold'), isAtWork && job?.batch != null);
 
   if (!job || !act) return <NothingToGrind />;
@@ -53,7 +58,12 @@ export function GrindScreen({ first }: { first: GrindView }) {
       <Header job={job} view={view} />
       <DayRail view={view} inHand={job.id} onPick={grinder.pick} />
       <div className={styles.columns}>
-        <Tub job={job} unit={view.unit} />
+        <Tub
+          job={job}
+          unit={view.unit}
+          grade={act.does === 'meat' ? grinder.grade : undefined}
+          onChoose={grinder.chooseTub}
+        />
         {batch ? (
           <RecipeTable
             job={job}

@@ -1,6 +1,5 @@
 import { USUAL_WASH } from '@/core/grindroom/board';
 import { gramsShown } from '@/core/curing/ingredients';
-import type { Weight } from '@/core/quantity/weight';
 import type { GrindOfDay } from '@/server/grind';
 import { IngredientOnScale, MeatOnScale } from './OnScale';
 import styles from './OnScale.module.css';
@@ -16,11 +15,10 @@ const WASH_CAUTIONS = {
 type Props = { grinder: AtGrinder; job: GrindOfDay; act: NextAct };
 
 /** What comes next: what lies on the scale for it, or what is missing. */
-export function NextPanel({ grinder: { scale, view, lotOf }, job, act }: Props) {
+export function NextPanel({ grinder: { scale, view, lotOf, grade }, job, act }: Props) {
   const { batch } = job;
   if (act.does === 'meat') {
-    const inTub = Math.max(0, job.inTub) as Weight;
-    return <MeatOnScale scale={scale} unit={view.unit} inTub={inTub} planned={job.planned} />;
+    return <MeatOnScale scale={scale} unit={view.unit} job={job} grade={grade} />;
   }
   if (act.does === 'weigh' && batch)
     return <IngredientOnScale due={act.due} scale={scale} batch={batch} lot={lotOf(act.due.name)} />;

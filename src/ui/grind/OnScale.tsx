@@ -1,7 +1,8 @@
 import type { DueIngredient } from '@/core/curing/ingredients';
 import { wholeDegrees } from '@/core/quantity/degrees';
 import { inUnits, formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import type { BatchOfDay } from '@/server/grind';
+import { gradeWords, type Grade } from '@/core/grindroom/tubs';
+import type { BatchOfDay, GrindOfDay } from '@/server/grind';
 import type { ScaleState } from '../wrap/useScale';
 import styles from './OnScale.module.css';
 
@@ -72,30 +73,34 @@ const TOLD: Readonly<Record<State, (onIt: number, band: Band) => string>> = {
   never: (onIt, { high }) => `Over the limit. Take out ${(onIt - high).toFixed(1)} g.`,
 };
 
-/** Meat on the bench scale, out of the owner's own tub. */
+/** Meat on the bench scale, out of one of the owner's own tubs. */
 export function MeatOnScale({
   scale,
   unit,
-  inTub,
-  planned,
+  job: { tubs, fromTubs, planned },
+  grade,
 }: {
   scale: ScaleState;
   unit: WeighingUnit;
-  inTub: Weight;
-  planned: Weight;
+  job: Pick<GrindOfDay, 'tubs' | 'fromTubs' | 'planned'>;
+  grade: Grade;
 }) {
   const net = (scale.reading?.net ?? 0) as Weight;
+  const inTub = Math.max(0, tubs.find((each) => each.grade === grade)?.left ?? 0) as Weight;
+  const take = fromTubs?.use.find((each) => each.grade === grade)?.take;
   const tooMuch = inUnits(net) > inUnits(inTub) * 1.005;
   return (
     <section className={styles.onScale} aria-label="Scale" data-state={tooMuch ? 'never' : 'good'}>
-      <h2>Meat</h2>
+      <h2>{gradeWords(grade)}</h2>
       <ScaleWords scale={scale} />
       <p className={styles.figure}>
         {formatWeight(net, unit)} <small>{unit}</small>
       </p>
       <p>
-        about {formatWeight(planned, unit)} {unit} are planned for it, {formatWeight(inTub, unit)} {unit} are
-        in the tub
+        {take === undefined
+          ? `about ${formatWeight(planned, unit)} ${unit} are planned for it`
+          : `take ${formatWeight(take, unit)} ${unit} of this tub`}
+        , {formatWeight(inTub, unit)} {unit} are in it
       </p>
       <p role="status">{tooMuch ? 'More than lies in this tub. Is it of another?' : ''}</p>
       <p className={styles.caution}>

@@ -1,4 +1,6 @@
+import type { CSSProperties } from 'react';
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
+import { gradeWords, type Grade } from '@/core/grindroom/tubs';
 import type { GrindOfDay } from '@/server/grind';
 import styles from './Tub.module.css';
 
@@ -6,14 +8,51 @@ import styles from './Tub.module.css';
 const [TOP, BOTTOM, HIGH] = [150, 118, 150];
 
 /** What brings the meat to the fat that its recipe is best at; the owner's own fat, or none. */
-function besideWords({ fatBeside: { is, fat } }: GrindOfDay, unit: WeighingUnit): string {
+function besideWords(job: GrindOfDay, unit: WeighingUnit): string {
+  const { is, fat } = job.fromTubs?.beside ?? job.fatBeside;
   const pounds = `${formatWeight(Math.round(fat) as Weight, 1)} ${unit} of fat`;
   if (is === 'as-asked') return 'as asked';
   return is === 'short' ? `${pounds} short` : `${pounds} to cull`;
 }
 
+type Props = {
+  job: GrindOfDay;
+  unit: WeighingUnit;
+  /** The tub that meat is weighed from now; undefined while none is. */
+  grade: Grade | undefined;
+  onChoose: (at: number) => void;
+};
+
+/** The owner's tubs, the leanest first: what is in each and what is to be taken of it. */
+function Tubs({ job: { tubs, fromTubs }, unit, grade, onChoose }: Props) {
+  const show = (net: number) => formatWeight(Math.max(0, net) as Weight, unit);
+  return (
+    <ol className={styles.tubs} aria-label="Tubs">
+      {tubs.map((tub, at) => (
+        <li key={tub.grade}>
+          <button
+            type="button"
+            disabled={grade === undefined}
+            aria-pressed={tub.grade === grade}
+            onClick={() => onChoose(at)}
+          >
+            <i style={{ '--lean': tub.leanPct } as CSSProperties} aria-hidden />
+            <span>
+              <kbd>{at + 1}</kbd> {gradeWords(tub.grade)}
+            </span>
+            <b>
+              {show(tub.left)} <small>{unit}</small>
+            </b>
+            <span>{fromTubs ? `take ${show(fromTubs.use[at]?.take ?? 0)}` : ''}</span>
+          </button>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
 /** The owner's own tub, with what is out of it in the batch: the layer above is what is left. */
-export function Tub({ job, unit }: { job: GrindOfDay; unit: WeighingUnit }) {
+export function Tub({ job, unit, grade, onChoose }: Props) {
   const meat = job.batch?.standing.meat ?? 0;
   const whole = Math.max(1, meat + Math.max(0, job.inTub));
   const level = (part: number) => (HIGH * Math.max(0, part)) / whole;
@@ -24,8 +63,9 @@ export function Tub({ job, unit }: { job: GrindOfDay; unit: WeighingUnit }) {
   return (
     <section className={styles.tub} aria-label="From the owner’s own tub">
       <dl>
+        {job.tubs.length > 1 && <Tubs {...{ job, unit, grade, onChoose }} />}
         <div>
-          <dt>left in the tub</dt>
+          <dt>left in the {job.tubs.length > 1 ? 'tubs' : 'tub'}</dt>
           <dd>
             {formatWeight(Math.max(0, job.inTub) as Weight, unit)}
             <small>{unit}</small>

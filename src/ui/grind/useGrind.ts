@@ -2,9 +2,11 @@
 
 import { useState } from 'react';
 import type { DueIngredient } from '@/core/curing/ingredients';
+import type { Grade } from '@/core/grindroom/tubs';
 import type { Failure } from '@/core/quantity/result';
 import type { SignedReading } from '@/core/scale/reading';
 import type { GrindOfDay, GrindView } from '@/server/grind';
+import { act as ask } from '../kit/act';
 import { useAsk } from '../kit/useAsk';
 import { useFloorView } from '../offline/useFloorView';
 import type { Typed } from '../wrap/TypedWeight';
@@ -47,11 +49,13 @@ export function useGrind(first: GrindView) {
   const [picked, setPicked] = useState('');
   const [chosen, setChosen] = useState('');
   const [wantsMeat, setWantsMeat] = useState(false);
+  const [tubChosen, setTub] = useState<Grade>();
   const [saidLots, setSaidLots] = useState<Readonly<Record<string, string>>>({});
   const lotOf = (name: string) => saidLots[name] ?? view.lots[name] ?? '';
   const { notice, flash, say, clear } = useNotice();
   const job = inHand(view, picked);
   const act = job && nextAct(job, { wantsMeat, chosen });
+  const grade = tubInHand(job, tubChosen);
   const bench = useScale('scale');
   const spice = useScale('spice-scale');
   const scale = act?.does === 'weigh' ? spice : bench;
@@ -85,7 +89,8 @@ export function useGrind(first: GrindView) {
     if (why) return say('refused', why);
     if (act.does === 'meat') {
       setWantsMeat(false);
-      return told(meat.ask({ batchId, ...weighed(typed) }), 'Meat weighed in');
+      setTub(undefined);
+      return told(meat.ask({ batchId, grade, ...weighed(typed) }), 'Meat weighed in');
     }
     if (act.does !== 'weigh') return;
     const { name } = act.due;
@@ -122,6 +127,20 @@ export function useGrind(first: GrindView) {
     /** The ingredient that was weighed last. */
     last: lastWeighed(job),
     ...{ view, job, act, scale, busy, notice, flash, say, clear, wantsMeat },
+    /** Which of the owner's tubs the meat comes out of. */
+    grade,
+    /** @param at - from the leanest */
+    chooseTub: (at: number) => setTub(job?.tubs[at]?.grade),
+    /** A tub's tag was scanned: its meat comes next, or it is said whose it is. */
+    async scanned(text: string) {
+      const batchId = job?.batch?.id;
+      if (!batchId) return say('refused', 'Begin the batch, then scan its tub.');
+      const answer = await ask('tubView', { text, batchId });
+      if (!answer.ok) return say('refused', answer.message);
+      setTub(answer.value.grade);
+      setWantsMeat(true);
+      return say('done', `Tub: ${answer.value.words}`);
+    },
     forward,
     weighTyped: (typed: Typed) => weigh(typed),
     weighOtherwise: (reason: string) => weigh(undefined, reason),
@@ -129,6 +148,7 @@ export function useGrind(first: GrindView) {
       setPicked(id);
       setChosen('');
       setWantsMeat(false);
+      setTub(undefined);
       clear();
     },
     // Before the meat is in nothing is due yet.
@@ -155,6 +175,13 @@ export type AtGrinder = ReturnType<typeof useGrind>;
 function lastWeighed(job: GrindOfDay | undefined): DueIngredient | undefined {
   const weighed = job?.batch?.standing.ingredients.filter(({ turn }) => turn >= 0) ?? [];
   return [...weighed].sort((a, b) => b.turn - a.turn)[0];
+}
+
+/** What was chosen; else the first of which something is to be taken, else the one that holds most. */
+function tubInHand(job: GrindOfDay | undefined, chosen: Grade | undefined): Grade {
+  if (chosen !== undefined || !job) return chosen ?? '';
+  const next = job.fromTubs?.use.find(({ take }) => take > 0);
+  return next?.grade ?? [...job.tubs].sort((a, b) => b.left - a.left)[0]?.grade ?? '';
 }
 
 /** What was picked; else what is begun; else the first of the day. */

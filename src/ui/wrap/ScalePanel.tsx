@@ -1,5 +1,6 @@
 'use client';
 
+import { gradeWords, type Grade } from '@/core/grindroom/tubs';
 import { displayDecimals, formatWeight, type Weight } from '@/core/quantity/weight';
 import type { ScaleReading } from '@/core/scale/reading';
 import type { WrapView } from '@/server/wrap';
@@ -24,6 +25,9 @@ type Props = {
   onLabel: () => void;
   onTare: () => void;
   onNothingMore: () => void;
+  onPart: () => void;
+  /** Into which of the tubs trim goes. */
+  grade: Grade;
 };
 
 const LAST_SHOWN = 4;
@@ -50,7 +54,7 @@ export function ScalePanel(props: Props) {
         <span>
           {target ? (
             <>
-              {target.title}
+              {target.purpose.kind === 'tub' && props.grade !== '' ? gradeWords(props.grade) : target.title}
               {target.due > 1 &&
                 `, ${isPack ? 'pack' : 'load'} ${target.made + 1} of ${Math.max(target.due, target.made + 1)}`}
             </>
@@ -125,6 +129,9 @@ export function ScalePanel(props: Props) {
         <FloorKey name="L" words="label again" onPress={props.onLabel} />
         <FloorKey name="Z" words="tare" onPress={props.onTare} />
         {view.trays.length > 0 && <FloorKey name="T" words="tray or bag" onPress={props.onTray} />}
+        {target?.purpose.kind === 'tub' && (
+          <FloorKey name="K" words="how lean it is" onPress={props.onPart} />
+        )}
         <FloorKey name="C" words="two cuts, one pack" onPress={props.onCombine} />
         <FloorKey name="N" words="nothing more of this" onPress={props.onNothingMore} />
       </div>

@@ -21,6 +21,7 @@ import { ScalePanel } from './ScalePanel';
 import { TargetGrid } from './TargetGrid';
 import { TypedWeight } from './TypedWeight';
 import { useWrapKeys } from './useWrapKeys';
+import { WhatIsInTub } from './WhatIsInTub';
 import { useWrapTable } from './useWrapTable';
 import styles from './WrapScreen.module.css';
 
@@ -32,6 +33,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
   const table = useWrapTable(first);
   const [asking, setAsking] = useState(false);
   const [typing, setTyping] = useState(false);
+  const [parting, setParting] = useState(false);
   const [pack, setPack] = useState<ScannedPack>();
   const router = useRouter();
   const typed = useRef('');
@@ -39,7 +41,10 @@ export function WrapScreen({ first }: { first: WrapView }) {
   const { target, inSection } = chosen;
   const askWhy = () => target && 'lineKey' in target.purpose && setAsking(true);
 
-  useWrapKeys(view.started && !asking && !typing && !pack, {
+  const isAlone = !asking && !typing && !parting && !pack;
+  const part = () => target?.purpose.kind === 'tub' && setParting(true);
+
+  useWrapKeys(view.started && isAlone, {
     digit: (digit) => {
       const { rest, index } = typedDigit(typed.current, digit, inSection.length);
       typed.current = rest;
@@ -56,21 +61,19 @@ export function WrapScreen({ first }: { first: WrapView }) {
     typed: () => target?.waits === '' && setTyping(true),
     tray: table.nextTray,
     combine: table.combine,
+    grade: part,
   });
-  useScan(
-    async (text) => {
-      const line = Object.keys(view.tradeItems).find((key) => view.tradeItems[key] === tradeItemOf(text));
-      const isCutAlone = text.length === CUT_CODE_LENGTH;
-      if (isCutAlone && line) return chosen.choose(chosen.keyOfLine(line));
-      const answer = await act('scannedView', { text });
-      if (!answer.ok) return table.say('refused', answer.message);
-      if (answer.value.kind === 'pack') return setPack(answer.value);
-      const [first] = answer.value.shares.filter(({ isHere, shareId }) => isHere && shareId !== view.shareId);
-      if (!first) return table.say('refused', `${text} is not at the wrap table, or is this one.`);
-      return router.push(`/wrap/${first.shareId}`);
-    },
-    view.started && !asking && !typing && !pack,
-  );
+  useScan(async (text) => {
+    const line = Object.keys(view.tradeItems).find((key) => view.tradeItems[key] === tradeItemOf(text));
+    const isCutAlone = text.length === CUT_CODE_LENGTH;
+    if (isCutAlone && line) return chosen.choose(chosen.keyOfLine(line));
+    const answer = await act('scannedView', { text });
+    if (!answer.ok) return table.say('refused', answer.message);
+    if (answer.value.kind === 'pack') return setPack(answer.value);
+    const [first] = answer.value.shares.filter(({ isHere, shareId }) => isHere && shareId !== view.shareId);
+    if (!first) return table.say('refused', `${text} is not at the wrap table, or is this one.`);
+    return router.push(`/wrap/${first.shareId}`);
+  }, view.started && isAlone);
 
   if (!view.started) return <BeforeTheBlock view={view} back="/wrap" onStarted={table.reload} />;
   return (
@@ -107,6 +110,8 @@ export function WrapScreen({ first }: { first: WrapView }) {
           onLabel={() => void table.printAgain()}
           onTare={() => void table.tare()}
           onNothingMore={askWhy}
+          onPart={part}
+          grade={table.grade}
         />
       </div>
       {pack && (
@@ -118,6 +123,15 @@ export function WrapScreen({ first }: { first: WrapView }) {
             void table.reload();
           }}
           onClose={() => setPack(undefined)}
+        />
+      )}
+      {parting && (
+        <WhatIsInTub
+          onChoose={(what) => {
+            setParting(false);
+            table.part(what);
+          }}
+          onClose={() => setParting(false)}
         />
       )}
       {typing && target && (

@@ -16,6 +16,7 @@ type Does = {
   typed: () => void;
   tray: () => void;
   combine: () => void;
+  grade: () => void;
 };
 
 /** The whole flow of the wrap table by keyboard. */
@@ -38,4 +39,5 @@ export function useWrapKeys(enabled: boolean, does: Does): void {
   useKey('wrap', 'typed', does.typed, enabled);
   useKey('wrap', 'tray', does.tray, enabled);
   useKey('wrap', 'combine', does.combine, enabled);
+  useKey('wrap', 'grade', does.grade, enabled);
 }

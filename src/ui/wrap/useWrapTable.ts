@@ -1,6 +1,8 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { ELSEWHERE, gradeWords, NEVER_GROUND, type Grade, type NeverGround } from '@/core/grindroom/tubs';
+import { inSentence } from '@/core/quantity/inSentence';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import type { WrapView } from '@/server/wrap';
 import type { InputOf } from '@/server/useCases';
@@ -121,6 +123,7 @@ export function useWrapTable(first: WrapView) {
   const [again, setAgain] = useState('');
   const takenBack = useRef(new Set<string>());
   const [trayAt, setTray] = useState(-1);
+  const [grade, setGrade] = useState<Grade>('');
   const scale = useScale();
   const door = useDoor();
   const { pending, away, odd, taken, send, ...sent } = useSent(known, say, reload);
@@ -162,7 +165,7 @@ export function useWrapTable(first: WrapView) {
 
   /** What every weight that is taken for the chosen target says, however it was weighed. */
   function asked() {
-    const { purpose } = target!;
+    const purpose = target!.purpose.kind === 'tub' ? { ...target!.purpose, grade } : target!.purpose;
     const pieces = purpose.kind === 'package' ? chosen.pieces : null;
     return { clientId: newClientId(), shareId, purpose, pieces, ...(tray ? { tray: tray.name } : {}) };
   }
@@ -170,6 +173,18 @@ export function useWrapTable(first: WrapView) {
   function sendOff(input: WeighInput) {
     send({ ...input, sure: loadKey(input) === odd });
     chosen.usualPieces();
+  }
+
+  /** Trim is parted by what it is; what is never ground goes to its barrel instead. */
+  function part(what: Grade | NeverGround) {
+    const elsewhere = NEVER_GROUND.find((each) => each === what);
+    if (!elsewhere) {
+      setGrade(what as Grade);
+      return say('done', `Into the tub: ${inSentence(gradeWords(what as Grade))}`);
+    }
+    const { why, barrel } = ELSEWHERE[elsewhere];
+    chosen.choose(barrel);
+    return say('refused', `${why} It is weighed out here.`);
   }
 
   function take() {
@@ -235,6 +250,8 @@ export function useWrapTable(first: WrapView) {
 
   return {
     view,
+    grade,
+    part,
     reload,
     scale,
     pending: sent.unsent,

@@ -149,6 +149,7 @@ export const KEYS = {
     nothingMore: { keys: 'n', shown: 'N', does: 'nothing more of this is to come, and why' },
     typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
     tray: { keys: 't', shown: 'T', does: 'a tray or a bag of the shop under it: the next, then none' },
+    grade: { keys: 'k', shown: 'K', does: 'what lies in the tub: how lean, or what is never ground' },
     combine: { keys: 'c', shown: 'C', does: 'this cut lies on the last pack: both in one pack, one label' },
   },
   grind: {
@@ -158,7 +159,11 @@ export const KEYS = {
       does: 'what comes next: washed, weigh it, mixed, the head opened, close',
       notOnButtons: true,
     },
-    ingredient: { keys: '1,2,3,4,5,6,7,8,9', shown: '1 to 9', does: 'choose an ingredient out of order' },
+    ingredient: {
+      keys: '1,2,3,4,5,6,7,8,9',
+      shown: '1 to 9',
+      does: 'choose an ingredient out of order, or the tub that meat comes out of',
+    },
     again: { keys: 'backspace', shown: 'Backspace', does: 'out of the bowl: weigh it again' },
     meat: { keys: 't', shown: 'T', does: 'more meat from the tub, or all of it back' },
     typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
