@@ -23,6 +23,8 @@ type Violation = { id: string; nodes: { target: string[]; failureSummary: string
 
 /** What stands between this page and a person who cannot see or point well. */
 async function violations(): Promise<string[]> {
+  // A page's name comes in after the page.
+  await tove.until('the name of the page', async () => (await tove.driver.getTitle()) !== '');
   await tove.driver.executeScript(AXE);
   const found = await tove.driver.executeAsyncScript<Violation[]>(
     `const done = arguments[arguments.length - 1];

@@ -16,6 +16,7 @@ import { sumWeights, type Weight, type WeighingUnit } from '../quantity/weight';
 import type { Pantry } from '../species/recipe';
 import type { Recipe } from '../species/recipeTypes';
 import type { Instant } from '../time/shopTime';
+import type { Pool } from './pool';
 import type { Grade } from './tubs';
 
 /** A batch: one line of a share's plan, ground and mixed from the share's own tub. */
@@ -49,7 +50,12 @@ export type BatchDeed =
   | { readonly kind: 'head' }
   | { readonly kind: 'held'; readonly reason: string }
   | { readonly kind: 'released'; readonly reason: string }
-  | { readonly kind: 'closed'; readonly film: Weight };
+  | {
+      readonly kind: 'closed';
+      readonly film: Weight;
+      /** Of a pool: meat of this owner in others' packs; below zero where others' is in this owner's. */
+      readonly given?: Weight;
+    };
 
 export type BatchEvent = BatchDeed & {
   readonly id: string;
@@ -59,7 +65,22 @@ export type BatchEvent = BatchDeed & {
 };
 
 /** A batch with everything that was done to it, in the order in which it was. */
-export type BatchFile = { readonly batch: GrindBatch; readonly events: readonly BatchEvent[] };
+export type BatchFile = {
+  readonly batch: GrindBatch;
+  /** Of a pool its own meat, mix and end, and what was done to the pool as a whole. */
+  readonly events: readonly BatchEvent[];
+  /** Where several owners' meat is in it. */
+  readonly pool?: Pool;
+};
+
+/** What is of one owner's part of a pool; everything else is done to the pool as a whole. */
+export const OF_ONE_OWNER: readonly BatchDeed['kind'][] = ['meat', 'mixed', 'closed'];
+
+/** What was done to a pool, from the files of all its owners. */
+export function eventsOfPool([leads, ...others]: readonly BatchFile[]): BatchEvent[] {
+  const own = others.flatMap(({ events }) => events.filter(({ kind }) => OF_ONE_OWNER.includes(kind)));
+  return [...(leads?.events ?? []), ...own];
+}
 
 /** The owner's own meat in a batch. */
 export function meatOf(events: readonly BatchEvent[]): Weight {
@@ -109,8 +130,8 @@ export function standingOf(
   const meat = meatOf(events);
   const ingredients = duesOf(recipe, meat, ground).map((due) => weighedOf(due, events));
   const tenths = ingredients.reduce((sum, { weighed }) => sum + (weighed ?? 0), 0);
-  const mixed = events.find((event) => event.kind === 'mixed');
-  const added = mixed?.kind === 'mixed' ? mixed.added : weightOfTenths(tenths, ground.unit);
+  const mixed = events.flatMap((event) => (event.kind === 'mixed' ? [event.added] : []));
+  const added = mixed.length > 0 ? sumWeights(mixed) : weightOfTenths(tenths, ground.unit);
   const curing = ingredients.filter(({ cures }) => cures);
   const hold = events.filter(({ kind }) => kind === 'held' || kind === 'released').at(-1);
   const block = gramsOf(meat, ground.unit) * blockPerOwn(recipe, ground.pantry);
@@ -126,7 +147,7 @@ export function standingOf(
     added,
     mix: (meat + added) as Weight,
     packed: ground.packed,
-    isMixed: mixed !== undefined,
+    isMixed: mixed.length > 0,
     headOpened: events.some(({ kind }) => kind === 'head'),
     isClosed: events.some(({ kind }) => kind === 'closed'),
     held: hold?.kind === 'held' ? hold.reason : '',

@@ -21,6 +21,7 @@ export const ACCOUNT_KINDS = [
   'shrink',
   'cure-change',
   'grinder',
+  'pooled',
   'unaccounted',
 ] as const;
 export type AccountKind = (typeof ACCOUNT_KINDS)[number];
@@ -219,6 +220,21 @@ export function adjustment(current: readonly Posting[], wanted: readonly Posting
 /** A side goes to the block: from here on it is its share's meat. */
 export function postToBlock(sideId: string, shareId: string, cold: Weight): readonly Posting[] {
   return move({ kind: 'side', owner: sideId }, { kind: 'share', owner: shareId }, cold);
+}
+
+/** The end of a share's part of a batch: a film stays in the grinder, and what a pool could not part evenly is said. */
+export function postBatchEnd(
+  shareId: string,
+  lineKey: string,
+  { film, given }: { readonly film: Weight; readonly given: Weight },
+): readonly Posting[] {
+  const postings: Posting[] = [
+    { ...batchAccount(shareId, lineKey), weight: -(film + given) as Weight },
+    { kind: 'grinder', owner: shareId, weight: film },
+    { kind: 'pooled', owner: shareId, weight: given },
+  ];
+  const moved = postings.filter(({ weight }) => weight !== 0);
+  return moved.length === 0 ? [] : balanced(moved);
 }
 
 /**

@@ -3,6 +3,7 @@ import { cellsOf } from '../atlas/cells';
 import { billFor, itemsOfForecast, type Bill, type BillBasis, type BillItem } from '../charges/bill';
 import { ownItems } from '../charges/ownItems';
 import { forecast } from '../forecast/forecast';
+import { packsDueIn } from '../grindroom/pool';
 import { foreOf, type Quartered } from '../hang/quarters';
 import type { Drying } from '../hang/shrink';
 import { leastCertain, sideToCut, type WeightBasis } from '../hang/sideToCut';
@@ -216,7 +217,16 @@ export function isPacked(file: ShareFile): boolean {
   const settled = new Set(file.notes.map((note) => note.lineKey));
   return planOf(file).expected.lines.every((line) => {
     const mine = file.weighings.filter((each) => each.lineKey === line.key);
-    const packs = packsMade(mine, line.key);
-    return settled.has(line.key) || packs >= line.packs || mine.some((each) => each.kind === 'green');
+    const due = packsDueOfLine(file, line.key) ?? line.packs;
+    return (
+      settled.has(line.key) || packsMade(mine, line.key) >= due || mine.some((each) => each.kind === 'green')
+    );
   });
+}
+
+/** Whole packs of a pooled batch that are this share's; null where a line is not pooled, or not mixed yet. */
+export function packsDueOfLine(file: ShareFile, lineKey: string): number | null {
+  const pool = file.batches.find(({ batch }) => batch.lineKey === lineKey)?.pool;
+  const packWeight = planOf(file).expected.lines.find(({ key }) => key === lineKey)?.packWeight;
+  return pool && packWeight ? packsDueIn(pool, file.share.id, packWeight) : null;
 }

@@ -36,16 +36,28 @@ const STEPS: Readonly<Partial<Record<StepKind | 'air', Words>>> = {
   grinder: { words: 'left in the grinder', why: 'A little always sticks to it, and in the casings.' },
   cure: { words: 'water that cure and smoke took', why: 'Bacon and ham are lighter when they are done.' },
   added: { words: 'seasoning and water we added', why: 'Sausage is meat, salt, spices and a little water.' },
+  pooled: {
+    words: 'in others’ packs',
+    why: 'Your meat was ground together with others’, as you agreed; whole packs do not part quite evenly.',
+  },
   unaccounted: {
     words: 'not accounted for',
     why: 'Saw dust, drip, drying while we cut: we did not weigh it anywhere, and say so.',
   },
 };
 
+const GOT: Words = {
+  words: 'of others’ meat in your packs',
+  why: 'Your meat was ground together with others’, as you agreed; whole packs do not part quite evenly.',
+};
+
 const GAINED: Words = {
   words: 'brine that stayed in',
   why: 'A ham is heavier when it comes out of its brine.',
 };
+
+/** Where something came in instead of going out. */
+const BELOW: Readonly<Partial<Record<StepKind | 'air', Words>>> = { cure: GAINED, pooled: GOT };
 
 /** Tells a settlement as a story of weight. */
 export function storyOf({ hot, reconciliation, unit }: Settlement): StatementStory {
@@ -59,7 +71,7 @@ export function storyOf({ hot, reconciliation, unit }: Settlement): StatementSto
   let left: number = start;
   const steps = lost.map(({ kind, weight }) => {
     left -= weight;
-    const said = weight < 0 && kind === 'cure' ? GAINED : STEPS[kind];
+    const said = (weight < 0 && BELOW[kind]) || STEPS[kind];
     const why = [said?.why ?? '', ...(kind === 'cure' ? dried : [])].join(' ').trim();
     return { kind, words: said?.words ?? kind, why, weight, left: left as Weight };
   });

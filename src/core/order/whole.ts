@@ -57,6 +57,7 @@ export function expectedParts({ lines, losses }: Pick<Forecast, 'lines' | 'losse
 const SHORT: Readonly<Partial<Record<StepKind, string>>> = {
   inedible: 'glands',
   grinder: 'grinder',
+  pooled: 'pool',
   cure: 'cure',
   added: 'added',
   inTub: 'in the tub',

@@ -60,6 +60,7 @@ export function tapeOf(
           'cure',
           'added',
           'grinder',
+          'pooled',
           'unaccounted',
         ] as const
       ).map((kind) => other(kind, held(kind))),

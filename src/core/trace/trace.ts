@@ -49,13 +49,7 @@ export function wayBack(file: ShareFile, pack: Weighing, ground: TraceGround): B
       { of: 'cure', words: `green ${show(each.net)}, into cure or smoke`, ...weighed(each) },
     ]),
     ...(batch ? ofBatch(batch, unit) : []),
-    ...(isGround
-      ? tub.map((each): BackStep => ({
-          of: 'tub',
-          words: `${inSentence(each.cut)} ${show(each.net)}`,
-          ...weighed(each),
-        }))
-      : []),
+    ...(isGround ? tub.map((each) => tubStep(each, unit)) : []),
     ...ofBlock(file),
     ...file.sides.flatMap((side) => ofSide(side, unit)),
     ofAnimal(file),
@@ -74,6 +68,23 @@ function tubsBehind({ weighings }: ShareFile, batch: BatchFile | undefined): Wei
     const grade = gradeOfWeighing(each);
     return grade !== undefined && (drawn?.has(grade) ?? grade === '');
   });
+}
+
+/** Where meat of another owner in a pooled batch comes from: its tubs, its side, its animal. */
+export function wayBackOfPooled(file: ShareFile, lineKey: string): BackStep[] {
+  const { unit } = file.shop;
+  const batch = file.batches.find((each) => each.batch.lineKey === lineKey);
+  return [
+    ...(batch ? ofBatch(batch, unit).filter(({ of }) => of === 'batch') : []),
+    ...tubsBehind(file, batch).map((each) => tubStep(each, unit)),
+    ...ofBlock(file),
+    ...file.sides.flatMap((side) => ofSide(side, unit)),
+    ofAnimal(file),
+  ];
+}
+
+function tubStep({ cut, net, at, actorId }: Weighing, unit: WeighingUnit): BackStep {
+  return { of: 'tub', words: `${inSentence(cut)} ${formatWeight(net, unit)} ${unit}`, at, by: [actorId] };
 }
 
 /** What a trace stands on besides the share: limits of nitrite, and the brines and rubs its pieces lay in. */

@@ -87,6 +87,12 @@ export const RATES = {
     basis: 'hot',
     part: (row) => row.went.grinder,
   },
+  pooled: {
+    label: 'in others’ packs',
+    formula: 'what whole packs of a pooled batch could not part evenly, over the hot weight',
+    basis: 'hot',
+    part: (row) => row.went.pooled,
+  },
   unaccounted: {
     label: 'unaccounted',
     formula: 'what no account explains: saw dust, drip, drying while cutting, scale; over the hot weight',
@@ -120,6 +126,7 @@ export const PARTS = [
   'cure',
   'added',
   'grinder',
+  'pooled',
   'unaccounted',
 ] as const;
 export type Part = (typeof PARTS)[number];

@@ -19,6 +19,7 @@ const WORDS: Readonly<Record<string, Told>> = {
   cure: { more: 'Cure and smoke took more', less: 'Cure and smoke took less' },
   added: { more: 'Less was mixed in', less: 'More was mixed in' },
   grinder: { more: 'More stayed in tub and grinder', less: 'Less stayed in tub and grinder' },
+  pooled: { more: 'More went into others’ packs', less: 'More of others’ is in its packs' },
   unaccounted: { more: 'More is unaccounted', less: 'Less is unaccounted' },
 };
 

@@ -17,7 +17,17 @@ export const PACKED = DESTINATIONS.filter((each) => each !== 'lost') as readonly
 export type Packed = (typeof PACKED)[number];
 
 /** Where weight went that reached no pack; what was added came from nowhere on the rail, and is below zero. */
-export const WENT = ['bone', 'fat', 'skin', 'inedible', 'cure', 'added', 'grinder', 'unaccounted'] as const;
+export const WENT = [
+  'bone',
+  'fat',
+  'skin',
+  'inedible',
+  'cure',
+  'added',
+  'grinder',
+  'pooled',
+  'unaccounted',
+] as const;
 export type Went = (typeof WENT)[number];
 
 /** What was packed of one cut of a share. */

@@ -1,10 +1,20 @@
-import { group } from 'd3-array';
-import type { BatchEvent, BatchFile, GrindBatch } from '@/core/grindroom/batch';
+import { group, rollup } from 'd3-array';
+import {
+  meatOf,
+  OF_ONE_OWNER,
+  type BatchEvent,
+  type BatchFile,
+  type GrindBatch,
+} from '@/core/grindroom/batch';
+import type { Pool } from '@/core/grindroom/pool';
+import { batchAccount } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
+import { ZERO_WEIGHT, type Weight } from '@/core/quantity/weight';
 import type { Day } from '@/core/time/shopTime';
 import type { Database } from '../database';
+import { balancesOf } from '../ledger';
 
-type BatchRow = Omit<GrindBatch, 'recipe'> & { readonly recipe: string };
+type BatchRow = Omit<GrindBatch, 'recipe'> & { readonly recipe: string; readonly poolId: string | null };
 type EventRow = Pick<BatchEvent, 'id' | 'batchId' | 'at' | 'actorId'> & { readonly deed: string };
 
 /** Batches of these shares with everything that was done to them, by share. */
@@ -12,24 +22,86 @@ export async function batchesOfShares(
   db: Database,
   shareIds: readonly ShareId[],
 ): Promise<ReadonlyMap<ShareId, readonly BatchFile[]>> {
-  const rows: BatchRow[] = await db('grindBatches')
-    .whereIn('shareId', [...shareIds])
-    .orderBy('rowid')
-    .select('id', 'shareId', 'lineKey', 'recipe', 'lot', 'at', 'actorId');
-  if (rows.length === 0) return new Map();
-  const done: EventRow[] = await db('grindEvents')
-    .whereIn(
-      'batchId',
-      rows.map(({ id }) => id),
-    )
-    .orderBy('number')
-    .select('id', 'batchId', 'deed', 'at', 'actorId');
-  const events = group(done, ({ batchId }) => batchId);
-  const files = rows.map((row): BatchFile => {
+  const own: BatchRow[] = await batchRows(db).whereIn('shareId', [...shareIds]);
+  if (own.length === 0) return new Map();
+  const mates = await matesOf(db, own);
+  const events = await eventsOf(db, [...own, ...mates]);
+  const inBatches = mates.length > 0 ? await leftIn(db, mates) : new Map<string, Weight>();
+  const files = own.map(({ poolId, ...row }): BatchFile => {
     const batch: GrindBatch = { ...row, recipe: JSON.parse(row.recipe) };
-    return { batch, events: (events.get(row.id) ?? []).map(eventOf) };
+    if (poolId === null) return { batch, events: events.get(row.id) ?? [] };
+    const members = mates.filter((mate) => mate.poolId === poolId);
+    return { batch, ...pooled({ poolId, members, events, inBatches }, row.id) };
   });
   return group(files, ({ batch }) => batch.shareId);
+}
+
+function batchRows(db: Database) {
+  return db('grindBatches')
+    .orderBy('rowid')
+    .select('id', 'shareId', 'lineKey', 'recipe', 'lot', 'at', 'actorId', 'poolId');
+}
+
+/** Everybody whose meat is in the same pools, themselves among them; the one that leads a pool comes first. */
+async function matesOf(db: Database, rows: readonly BatchRow[]): Promise<BatchRow[]> {
+  const poolIds = [...new Set(rows.flatMap(({ poolId }) => poolId ?? []))];
+  return poolIds.length === 0 ? [] : batchRows(db).whereIn('poolId', poolIds);
+}
+
+async function eventsOf(
+  db: Database,
+  rows: readonly BatchRow[],
+): Promise<ReadonlyMap<string, readonly BatchEvent[]>> {
+  const done: EventRow[] = await db('grindEvents')
+    .whereIn('batchId', [...new Set(rows.map(({ id }) => id))])
+    .orderBy('number')
+    .select('id', 'batchId', 'deed', 'at', 'actorId');
+  return rollup(
+    done,
+    (found) => found.map(eventOf),
+    ({ batchId }) => batchId,
+  );
+}
+
+/** What is in each owner's part, by its account. */
+async function leftIn(db: Database, rows: readonly BatchRow[]): Promise<ReadonlyMap<string, Weight>> {
+  const owners = rows.map(({ shareId, lineKey }) => batchAccount(shareId, lineKey).owner);
+  const held = (await balancesOf(db, owners)).filter(({ kind }) => kind === 'batch');
+  return new Map(held.map(({ owner, weight }) => [owner, weight]));
+}
+
+type PoolRows = {
+  readonly poolId: string;
+  readonly members: readonly BatchRow[];
+  readonly events: ReadonlyMap<string, readonly BatchEvent[]>;
+  readonly inBatches: ReadonlyMap<string, Weight>;
+};
+
+function addedTo(events: readonly BatchEvent[]): Weight | null {
+  const mixed = events.find((event) => event.kind === 'mixed');
+  return mixed?.kind === 'mixed' ? mixed.added : null;
+}
+
+/** An owner's part of a pool: its own meat, mix and end, and what was done to the pool through the one that leads it. */
+function pooled(
+  { poolId, members, events, inBatches }: PoolRows,
+  batchId: string,
+): Pick<BatchFile, 'events'> & { readonly pool: Pool } {
+  const leads = members[0]!.id;
+  const done = (id: string) => events.get(id) ?? [];
+  const shared = done(leads).filter(({ kind }) => !OF_ONE_OWNER.includes(kind));
+  return {
+    events: batchId === leads ? done(leads) : [...shared, ...done(batchId)],
+    pool: {
+      id: poolId,
+      members: members.map(({ id, shareId, lineKey }) => ({
+        ...{ batchId: id, shareId, lineKey },
+        meat: meatOf(done(id)),
+        added: addedTo(done(id)),
+        left: inBatches.get(batchAccount(shareId, lineKey).owner) ?? ZERO_WEIGHT,
+      })),
+    },
+  };
 }
 
 function eventOf({ deed, ...said }: EventRow): BatchEvent {
@@ -43,7 +115,7 @@ export async function shareOfBatch(db: Database, batchId: string): Promise<Share
 
 export async function writeBatch(
   db: Database,
-  batch: GrindBatch & { readonly clientId: string },
+  batch: GrindBatch & { readonly clientId: string; readonly poolId: string | null },
 ): Promise<void> {
   await db('grindBatches').insert({ ...batch, recipe: JSON.stringify(batch.recipe) });
 }

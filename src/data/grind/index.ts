@@ -1,4 +1,12 @@
 export {
+  poolWordsOf,
+  SAID_HOW,
+  sharesThatPool,
+  writePoolWord,
+  type PoolWord,
+  type SaidHow,
+} from './poolWords';
+export {
   batchesBegunOn,
   batchesOfShares,
   isBatchLoad,

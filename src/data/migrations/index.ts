@@ -35,6 +35,7 @@ import * as farmNotes from './033-farm-notes';
 import * as grindBatches from './034-grind-batches';
 import * as smokehouse from './035-smokehouse';
 import * as dayBook from './036-day-book';
+import * as pools from './037-pools';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -76,6 +77,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['034-grind-batches', grindBatches],
   ['035-smokehouse', smokehouse],
   ['036-day-book', dayBook],
+  ['037-pools', pools],
 ];
 
 async function noWayBack(): Promise<void> {

@@ -1,72 +1,23 @@
-import { randomUUID } from 'node:crypto';
 import Joi from 'joi';
 import { weighedDeed } from '@/core/curing/ingredients';
 import type { BatchDeed } from '@/core/grindroom/batch';
 import { drawnByGrade, GRADES, SCALES_DIFFER, tubsOf, type Grade } from '@/core/grindroom/tubs';
 import type { ShareId } from '@/core/order/animal';
-import { planOf } from '@/core/order/standing';
 import { formatWeight, type Weight } from '@/core/quantity/weight';
 import { success } from '@/core/quantity/result';
-import { dayIn, instant } from '@/core/time/shopTime';
-import { batchesBegunOn, writeBatch } from '@/data/grind';
 import { clientId, id, words } from '../house/fields';
 import { isOwner } from '../house/actor';
 import { refuse } from '../house/reasons';
-import { cutFileOf, touchCut } from '../house/shareView';
 import { defineUseCase, STAFF } from '../house/useCase';
 import { loadTaken, onScaleOrTyped, type OnScaleOrTyped } from '../wrap/reading';
 import { GRINDERS } from './grinders';
-import { jobOf, lastThrough, WASH_WORDS, washDue } from './washing';
 import { batchIn, doTo, type BatchIn } from './batchIn';
 
 type Done = { readonly batchId: string };
 
-/** Begins the batch of a line: what is packed of it from now on comes out of the batch. */
-export const beginBatch = defineUseCase<{ clientId: string; shareId: ShareId; lineKey: string }, Done>({
-  name: 'beginBatch',
-  roles: GRINDERS,
-  writes: true,
-  input: Joi.object({ clientId, shareId: id, lineKey: Joi.string().max(80).required() }),
-  subject: ({ shareId, lineKey }) => `${shareId} ${lineKey}`,
-  run: async (house, { clientId: requestId, shareId, lineKey }) => {
-    const found = await cutFileOf(house, shareId);
-    if (!found.ok) return found;
-    const file = found.value;
-    if (!file.start) return refuse('not-on-the-block', 'This share is not on the block yet: it has no tub.');
-    if (file.closing) return refuse('closed', 'This order is closed. Nothing more is ground for it.');
-    const line = planOf(file).expected.lines.find(({ key, kind }) => key === lineKey && kind === 'grind');
-    const recipe = file.situation.species.recipes.find(({ name }) => name === line?.ownCut);
-    if (!line || !recipe) return refuse('not-on-the-sheet', 'Nothing like that is ground for this share.');
-    const { weighings, batches } = file;
-    if (batches.some(({ batch }) => batch.lineKey === lineKey)) {
-      return refuse('already-taken', 'This batch is begun already. Load the page again.');
-    }
-    if (weighings.some((each) => each.lineKey === lineKey)) {
-      return refuse('packed-already', 'Some of it is packed already, without a batch. Pack the rest so too.');
-    }
-    const wash = await washDue(house, await lastThrough(house), jobOf(file, lineKey, recipe.allergens));
-    if (wash !== 'none') {
-      return refuse(
-        'not-yet',
-        `The grinder is not washed since the last batch: ${WASH_WORDS[wash]} comes first.`,
-      );
-    }
-    const day = dayIn(file.shop.zone, house.now);
-    const lot = `G${day}-${(await batchesBegunOn(house.db, day)) + 1}`;
-    const batchId = randomUUID();
-    const by = { at: instant(house.now), actorId: house.actor.id };
-    await writeBatch(house.db, {
-      ...{ id: batchId, clientId: requestId, shareId: file.share.id, lineKey, recipe, lot },
-      ...by,
-    });
-    touchCut(house, file);
-    return success({ batchId });
-  },
-});
-
 type Weighs = OnScaleOrTyped & { readonly batchId: string };
-/** None where trim is not parted. */
-type WeighsMeat = Weighs & { readonly grade?: Grade };
+/** No grade where trim is not parted; of a pool, whose meat it is. */
+type WeighsMeat = Weighs & { readonly grade?: Grade; readonly of?: ShareId };
 
 const weighs = { ...onScaleOrTyped, batchId: id };
 
@@ -75,12 +26,16 @@ export const weighMeat = defineUseCase<WeighsMeat, Done>({
   name: 'weighMeat',
   roles: GRINDERS,
   writes: true,
-  input: Joi.object({ ...weighs, grade: Joi.valid(...GRADES) }).xor('reading', 'typed'),
+  input: Joi.object({ ...weighs, grade: Joi.valid(...GRADES), of: Joi.string().guid() }).xor(
+    'reading',
+    'typed',
+  ),
   subject: ({ batchId }) => batchId,
   run: async (house, input) => {
     const found = await batchIn(house, input.batchId);
     if (!found.ok) return found;
-    const { file } = found.value;
+    const { parts } = found.value;
+    const { file } = parts.find((part) => part.file.share.id === input.of) ?? parts[0]!;
     const { unit } = file.shop;
     const load = await loadTaken(house, input, unit);
     if (!load.ok) return load;
@@ -92,7 +47,7 @@ export const weighMeat = defineUseCase<WeighsMeat, Done>({
       return refuse('more-than-there-is', `Only ${left} are left in this tub. Is it of another?`);
     }
     const deed: BatchDeed = { kind: 'meat', grade, net: net as Weight, scaleId, loadId, origin };
-    return doTo(house, found.value, { clientId: input.clientId, deed });
+    return doTo(house, found.value, { clientId: input.clientId, deed, of: file.share.id });
   },
 });
 
@@ -106,15 +61,17 @@ export const putMeatBack = defineUseCase<{ clientId: string; batchId: string }, 
   run: async (house, { clientId: requestId, batchId }) => {
     const found = await batchIn(house, batchId);
     if (!found.ok) return found;
-    const drawn = drawnByGrade(found.value.events);
+    const drawn = found.value.parts.flatMap(({ file, own }) =>
+      drawnByGrade(own.events).map((each) => ({ ...each, of: file.share.id })),
+    );
     if (drawn.length === 0) return refuse('not-in-a-batch', 'No meat is in this batch.');
-    for (const { grade, net } of drawn) {
-      const back = `${requestId}${grade}`;
+    for (const [at, { grade, net, of }] of drawn.entries()) {
+      const back = `${requestId}.${at}`;
       const deed: BatchDeed = {
         ...{ kind: 'meat', grade, net: -net as Weight },
         ...{ scaleId: 'back', loadId: back, origin: 'typed' },
       };
-      const done = await doTo(house, found.value, { clientId: back, deed });
+      const done = await doTo(house, found.value, { clientId: back, deed, of });
       if (!done.ok) return done;
     }
     return success({ batchId });

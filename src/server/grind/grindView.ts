@@ -7,24 +7,21 @@ import {
   type GrindJob,
   type Wash,
 } from '@/core/grindroom/board';
-import { fatBeside, type FatBeside } from '@/core/grindroom/fatBeside';
-import { duesOf, type BatchStanding } from '@/core/grindroom/batch';
-import { fromTubs, type FromTubs } from '@/core/grindroom/fromTubs';
-import { drawnByGrade, tubsOf, type Tub } from '@/core/grindroom/tubs';
-import { missingFrom, missingFromMix, mostFilm } from '@/core/grindroom/batchRules';
-import { balanceOfKind } from '@/core/ledger/ledger';
+import type { BatchStanding } from '@/core/grindroom/batch';
+import type { FatBeside } from '@/core/grindroom/fatBeside';
+import type { FromTubs } from '@/core/grindroom/fromTubs';
+import type { Tub } from '@/core/grindroom/tubs';
 import type { ShareId } from '@/core/order/animal';
-import { cutName, partName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
-import { planOf } from '@/core/order/standing';
 import { success } from '@/core/quantity/result';
 import type { Weight, WeighingUnit } from '@/core/quantity/weight';
 import { instant } from '@/core/time/shopTime';
-import { lastLots } from '@/data/grind';
+import { lastLots, sharesThatPool } from '@/data/grind';
 import { allUsers } from '@/data/people';
 import { liveShares, readShareFiles } from '@/data/rail';
-import { defineUseCase, STAFF, type House } from '../house/useCase';
-import { groundIn, standingIn } from './batchIn';
+import { defineUseCase, STAFF } from '../house/useCase';
+import type { LineOfShare } from './begin';
+import { jobsOf, type Waits } from './jobs';
 import { jobOf, lastThrough, washDue } from './washing';
 
 /** What waits at the grinder, is in it, or has come out of it: one line of one share's plan. */
@@ -46,7 +43,7 @@ export type GrindOfDay = {
   readonly planned: Weight;
   readonly inTub: Weight;
   /** The owner's tubs, the leanest first. */
-  readonly tubs: readonly Tub[];
+  readonly tubs: readonly TubOfDay[];
   /** What to take of which for what is still to come; null where there is one tub, or nothing more is taken. */
   readonly fromTubs: FromTubs | null;
   /** Fat of the grind as it comes, percent. */
@@ -64,7 +61,16 @@ export type GrindOfDay = {
   readonly ifNext: number;
   /** Null before it is begun. */
   readonly batch: BatchOfDay | null;
+  /** Others' lines that could be ground with it, each with why not; empty once it is begun. */
+  readonly mayPool: readonly (LineOfShare & {
+    readonly name: string;
+    readonly planned: Weight;
+    readonly why: string;
+  })[];
 };
+
+/** A tub with whose it is. */
+export type TubOfDay = Tub & { readonly shareId: ShareId; readonly of: string };
 
 /** A batch that is begun, with everything its screen shows. */
 export type BatchOfDay = {
@@ -74,6 +80,21 @@ export type BatchOfDay = {
   /** What is missing before it can be mixed, or closed; the first comes first. */
   readonly missing: readonly string[];
   readonly mostFilm: Weight;
+  /** Of a pool each owner, the one that leads it first; empty where there is one. */
+  readonly owners: readonly OwnerInPool[];
+};
+
+/** An owner's part of a pooled batch. */
+export type OwnerInPool = {
+  readonly shareId: ShareId;
+  readonly name: string;
+  readonly tag: string;
+  readonly meat: Weight;
+  /** Whole packs that are its own; 0 before it is mixed. */
+  readonly packsDue: number;
+  readonly packsMade: number;
+  /** At the end: of its meat in others' packs, below zero the other way round; null before. */
+  readonly given: Weight | null;
 };
 
 export type GrindView = {
@@ -97,7 +118,9 @@ export const grindView = defineUseCase<object, GrindView>({
   run: async (house) => {
     const shares = await liveShares(house.db, ['wrap']);
     const files = (await readShareFiles(house.db, house.setUps, shares)).filter(isCutByItself);
-    const jobs = (await Promise.all(files.map((file) => jobsOf(house, file)))).flat();
+    const together = files.flatMap((file) => file.together.map(({ id }) => id));
+    const ofTheDay = { files, yes: await sharesThatPool(house.db, together) };
+    const jobs = (await Promise.all(files.map((file) => jobsOf(house, file, ofTheDay)))).flat();
     const waiting = jobs.filter(({ batch }) => !batch?.standing.isClosed);
     const day = bestDay(
       waiting.map((job) => forBoard(files, job)),
@@ -129,8 +152,6 @@ export const grindView = defineUseCase<object, GrindView>({
   },
 });
 
-type Waits = Omit<GrindOfDay, 'ifNext' | 'washDue'>;
-
 /** Households that are cut as one stand once, under the first of them. */
 function isCutByItself({ share, together, start, closing }: ShareFile): boolean {
   return together[0]!.id === share.id && start !== undefined && closing === undefined;
@@ -141,79 +162,6 @@ function moreMinutes(inOrder: readonly GrindJob[], id: string, best: number): nu
   const first = inOrder.filter((job) => job.id === id);
   const others = inOrder.filter((job) => job.id !== id);
   return dayInOrder([...first, ...others], USUAL_WASH).minutes - best;
-}
-
-async function jobsOf(house: House, file: ShareFile): Promise<Waits[]> {
-  const { share, animal, situation, batches, weighings } = file;
-  const { lines, pool } = planOf(file).expected;
-  const inTub = balanceOfKind(file.held, 'tub');
-  const asItComes = 100 - pool.separablePct;
-  const tubs = tubsOf(file, asItComes);
-  const jobs = lines.flatMap((line): Unblended[] => {
-    const own = batches.find(({ batch }) => batch.lineKey === line.key);
-    const recipe = own?.batch.recipe ?? situation.species.recipes.find(({ name }) => name === line.ownCut);
-    // What was packed without a batch is not at the grinder any more.
-    const isPacked = !own && weighings.some(({ lineKey }) => lineKey === line.key);
-    if (line.kind !== 'grind' || !recipe || isPacked) return [];
-    const standing = own && standingIn(house, file, own);
-    return [
-      {
-        id: `${share.id}/${line.key}`,
-        shareId: share.id,
-        lineKey: line.key,
-        name: cutName(file),
-        part: partName({ part: share.part, sharePct: 100 }),
-        tag: animal.tag,
-        farm: animal.farm.name,
-        species: situation.species.id,
-        cut: line.cut,
-        recipe: recipe.name,
-        allergens: recipe.allergens,
-        planned: line.gross,
-        inTub,
-        tubs,
-        fatPct: pool.fatPct,
-        askedFatPct: recipe.fatPct,
-        fatBeside: fatBeside({
-          meat: standing && standing.meat > 0 ? standing.meat : line.gross,
-          comesPct: pool.separablePct,
-          askedPct: recipe.fatPct,
-        }),
-        packs: line.packs,
-        pieces: line.pieces,
-        due: duesOf(recipe, line.gross, groundIn(house, file)).map(({ name, due }) => ({
-          name,
-          tenths: due,
-        })),
-        batch:
-          own && standing
-            ? {
-                id: own.batch.id,
-                lot: own.batch.lot,
-                standing,
-                missing: standing.isMixed ? missingFrom(standing, file.shop.unit) : missingFromMix(standing),
-                mostFilm: mostFilm(standing.mix),
-              }
-            : null,
-      },
-    ];
-  });
-  return Promise.all(
-    jobs.map(async (job) => ({ ...job, fromTubs: await whatToTake(job, { file, asItComes }) })),
-  );
-}
-
-type Unblended = Omit<Waits, 'fromTubs'>;
-
-/** One tub needs no sum, and what is mixed takes nothing more. */
-async function whatToTake(
-  { tubs, batch, planned, lineKey, askedFatPct }: Unblended,
-  { file, asItComes }: { readonly file: ShareFile; readonly asItComes: number },
-): Promise<FromTubs | null> {
-  if (tubs.length < 2 || batch?.standing.isMixed) return null;
-  const own = file.batches.find((each) => each.batch.lineKey === lineKey);
-  const inBatch = own ? drawnByGrade(own.events) : [];
-  return fromTubs(tubs, { planned, askedFatPct, inBatch, asItComes });
 }
 
 function forBoard(files: readonly ShareFile[], { shareId, lineKey, allergens }: Waits): GrindJob {

@@ -1,5 +1,7 @@
-import { beginBatch, doBatch, lookSecond, putMeatBack, weighIngredient, weighMeat } from './deeds';
+import { beginBatch } from './begin';
+import { doBatch, lookSecond, putMeatBack, weighIngredient, weighMeat } from './deeds';
 import { grindView } from './grindView';
+import { notePoolWord } from './notePoolWord';
 import { tubView } from './tubView';
 import { noteWash } from './washing';
 
@@ -9,6 +11,7 @@ export const grind = {
   grindView,
   tubView,
   beginBatch,
+  notePoolWord,
   noteWash,
   weighMeat,
   putMeatBack,

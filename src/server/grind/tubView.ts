@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { gradeOfWeighing, gradeWords, type Grade } from '@/core/grindroom/tubs';
+import type { ShareId } from '@/core/order/animal';
 import { parseElementString } from '@/core/label/gs1';
 import { cutName } from '@/core/order/naming';
 import { inSentence } from '@/core/quantity/inSentence';
@@ -11,8 +12,10 @@ import { fileOf } from '../house/shareView';
 import { defineUseCase, STAFF } from '../house/useCase';
 import { batchIn } from './batchIn';
 
+export type ScannedTub = { readonly shareId: ShareId; readonly grade: Grade; readonly words: string };
+
 /** The tub whose tag was scanned at a batch, or why nothing of it goes in: it is another's, or of another animal. */
-export const tubView = defineUseCase<{ text: string; batchId: string }, { grade: Grade; words: string }>({
+export const tubView = defineUseCase<{ text: string; batchId: string }, ScannedTub>({
   name: 'tubView',
   roles: STAFF,
   writes: false,
@@ -20,7 +23,7 @@ export const tubView = defineUseCase<{ text: string; batchId: string }, { grade:
   run: async (house, { text, batchId }) => {
     const found = await batchIn(house, batchId);
     if (!found.ok) return found;
-    const { batch, file } = found.value;
+    const { parts, file } = found.value;
     const code = parseElementString(text);
     if (!code.ok) return refuse('not-found', 'That is not the tag of a tub. Scan the bars on its tag.');
     const weighing = await weighingBySerial(house.db, Number(code.value.serial));
@@ -28,8 +31,9 @@ export const tubView = defineUseCase<{ text: string; batchId: string }, { grade:
     if (!weighing || grade === undefined || (await isVoided(house.db, weighing.id))) {
       return refuse('not-found', 'That is the tag of no tub that is here.');
     }
-    if (weighing.shareId !== batch.shareId) {
-      const other = await fileOf(house, weighing.shareId);
+    const { shareId } = weighing;
+    if (!parts.some((part) => part.file.share.id === shareId)) {
+      const other = await fileOf(house, shareId);
       if (!other.ok) return other;
       const { situation, animal } = other.value;
       return refuse(
@@ -37,6 +41,6 @@ export const tubView = defineUseCase<{ text: string; batchId: string }, { grade:
         `That tub is of ${cutName(other.value)}, ${situation.species.id} ${animal.tag}. Nothing of it goes into the batch of ${cutName(file)}.`,
       );
     }
-    return success({ grade, words: inSentence(gradeWords(grade)) });
+    return success({ shareId, grade, words: inSentence(gradeWords(grade)) });
   },
 });

@@ -230,6 +230,13 @@ describe('whatever is asked', () => {
       grindView: {},
       traceView: { words: 'H900' },
       beginBatch: { clientId: randomUUID(), shareId, lineKey: 'grind.0' },
+      notePoolWord: {
+        clientId: randomUUID(),
+        shareId: waiting!.share.id,
+        yes: true,
+        name: 'Wray',
+        how: 'paper',
+      },
       tubView: { text: 'H14', batchId: pack.id },
       weighMeat: { clientId: randomUUID(), batchId: pack.id, typed: TYPED },
       putMeatBack: { clientId: randomUUID(), batchId: pack.id },

@@ -27,6 +27,17 @@ export function touchCut(house: House, { together }: ShareFile, now?: ShareFile)
   together.forEach(({ id: shareId }, at) => house.touch(shareId, at === 0 ? now : undefined));
 }
 
+/**
+ * Of a batch of several owners everybody stands differently when one of them does.
+ *
+ * @returns whether the line is in such a batch
+ */
+export function touchPool(house: House, { share, batches }: ShareFile, lineKey: string): boolean {
+  const pool = batches.find(({ batch }) => batch.lineKey === lineKey)?.pool;
+  for (const { shareId } of pool?.members ?? []) if (shareId !== share.id) house.touch(shareId);
+  return pool !== undefined;
+}
+
 type Shown<Output> = {
   /** Shown by the file it is cut by, whoever of several households it is asked for. */
   readonly asCut?: boolean;

@@ -83,6 +83,15 @@ function stillOpen(house: House, file: ShareFile): Refusal | undefined {
   }
   const held = file.batches.map(({ events }) => heldWords(events)).find((words) => words !== '');
   if (held !== undefined) return refuse('not-in-a-batch', held);
+  const pooled = file.batches.find(
+    ({ pool, events }) => pool && !events.some(({ kind }) => kind === 'closed'),
+  );
+  if (pooled) {
+    return refuse(
+      'not-in-a-batch',
+      `The pooled batch ${pooled.batch.lot} is not closed yet. It is closed in the grind room.`,
+    );
+  }
   const packed = planOf(file).expected.lines.filter(({ key }) => packsMade(file.weighings, key) > 0);
   const waits = packed.map(({ key }) => throughOf(file, key, cureGround(house)).waits);
   const inSmoke = waits.find((words) => words !== '');

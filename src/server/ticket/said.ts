@@ -2,6 +2,7 @@ import { FACT_WORDS } from '@/core/order/changes';
 import type { ShareFile } from '@/core/order/shareFile';
 import { momentWords } from '@/core/time/shopTime';
 import { cancellationsOf, correctionsOf } from '@/data/book';
+import { poolWordsOf, type SaidHow } from '@/data/grind';
 import { callsOfShare, reopeningsOfShare, versionsOfShare } from '@/data/sheet';
 import { noteReadsOf } from '@/data/wrap';
 import type { House } from '../house/useCase';
@@ -15,6 +16,12 @@ export type Said = {
   readonly kind: 'sheet' | 'call' | 'correction' | 'read' | 'cancelled';
   readonly words: string;
   readonly why: string;
+};
+
+const WRITTEN: Readonly<Record<SaidHow, string>> = {
+  paper: 'signed on paper',
+  mail: 'by mail',
+  text: 'by text message',
 };
 
 const REACHED = {
@@ -76,6 +83,14 @@ export async function saidOf(
     at,
     actorId,
   }));
+  const pools = (await poolWordsOf(db, [share.id])).map(({ id, yes, name, how, at, actorId }): Moment => ({
+    key: id,
+    kind: 'call',
+    words: `${yes ? 'yes' : 'no'} to grinding together with others: ${name}, ${WRITTEN[how]}`,
+    why: '',
+    at,
+    actorId,
+  }));
   const off = (await cancellationsOf(db, [share.id])).get(share.id);
   const cancelled: Moment[] = off
     ? [
@@ -89,7 +104,7 @@ export async function saidOf(
         },
       ]
     : [];
-  return [...versions, ...reopenings, ...calls, ...corrections, ...reads, ...cancelled]
+  return [...versions, ...reopenings, ...calls, ...corrections, ...reads, ...pools, ...cancelled]
     .sort((a, b) => a.at.localeCompare(b.at))
     .map(({ at, actorId, ...moment }) => ({
       ...moment,

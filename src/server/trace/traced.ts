@@ -1,9 +1,17 @@
 import type { CureMixFile } from '@/core/curing/cureMix';
+import { pooledWith } from '@/core/grindroom/pool';
 import { parseElementString } from '@/core/label/gs1';
 import { cutName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
 import { sumWeights, type Weight } from '@/core/quantity/weight';
-import { linesOfLot, reachedOf, wayBack, type BackStep, type Reached } from '@/core/trace/trace';
+import {
+  linesOfLot,
+  reachedOf,
+  wayBack,
+  wayBackOfPooled,
+  type BackStep,
+  type Reached,
+} from '@/core/trace/trace';
 import { animalIdsOfTag, shareIdsOfAnimal } from '@/data/book';
 import { sharesOfLot } from '@/data/grind';
 import { allUsers } from '@/data/people';
@@ -43,7 +51,12 @@ async function packSaid(house: House, words: string): Promise<Traced | undefined
   if (!file) return undefined;
   const names = new Map((await allUsers(house.db)).map(({ id, name }) => [id, name]));
   const mixes = await mixesOf(house, file);
-  const back = wayBack(file, pack, { ...cureGround(house), mixes }).map((step) => ({
+  const others = await pooledFiles(house, file, new Set([pack.lineKey]));
+  const steps = [
+    ...wayBack(file, pack, { ...cureGround(house), mixes }),
+    ...others.flatMap((other) => wayBackOfPooled(other.file, other.lineKey)),
+  ];
+  const back = steps.map((step) => ({
     ...step,
     by: step.by.map((id) => names.get(id) ?? 'somebody'),
   }));
@@ -73,6 +86,7 @@ async function lotSaid(house: House, lot: string): Promise<Traced | undefined> {
   for (const file of files) {
     const lines = linesOfLot(file, lot, await mixesOf(house, file));
     for (const each of await cutAsOne(house, file)) reached.push(...only(reachedOf(each, lines)));
+    reached.push(...(await throughPools(house, file, lines)));
   }
   return reaching('lot', { title: `lot ${lot}` }, reached);
 }
@@ -89,7 +103,37 @@ type AnimalId = Parameters<typeof shareIdsOfAnimal>[1];
 
 async function ofAnimal(house: House, animalId: AnimalId): Promise<Reached[]> {
   const files = await readShareFiles(house.db, house.setUps, await shareIdsOfAnimal(house.db, animalId));
-  return files.flatMap((file) => only(reachedOf(file)));
+  const reached = files.flatMap((file) => only(reachedOf(file)));
+  for (const file of files) reached.push(...(await throughPools(house, file)));
+  return reached;
+}
+
+type OfPool = { readonly file: ShareFile; readonly lineKey: string };
+
+/** The files of other owners whose meat is in the same pooled batches. */
+async function pooledFiles(house: House, file: ShareFile, lines?: ReadonlySet<string>): Promise<OfPool[]> {
+  const others = pooledWith(file.batches, lines);
+  if (others.length === 0) return [];
+  const files = await readShareFiles(
+    house.db,
+    house.setUps,
+    others.map(({ shareId }) => shareId),
+  );
+  return others.flatMap(({ shareId, lineKey }) => {
+    const other = files.find(({ share }) => share.id === shareId);
+    return other ? [{ file: other, lineKey }] : [];
+  });
+}
+
+/** Other owners whose packs hold some of a share's meat: those of the pooled batch alone. */
+async function throughPools(house: House, file: ShareFile, lines?: ReadonlySet<string>): Promise<Reached[]> {
+  const reached: Reached[] = [];
+  for (const { file: other, lineKey } of await pooledFiles(house, file, lines)) {
+    for (const each of await cutAsOne(house, other)) {
+      reached.push(...only(reachedOf(each, new Set([lineKey]))));
+    }
+  }
+  return reached;
 }
 
 /** A share's file and those of the households that are cut as one with it. */

@@ -1,8 +1,9 @@
 import { balanceOf, balanceOfKind, batchAccount, type WeighingPurpose } from '@/core/ledger/ledger';
+import { mayPack, type Pool } from '@/core/grindroom/pool';
 import { gradeOfWeighing, isOutOfTub, isOverdrawn, SCALES_DIFFER, tubsOf } from '@/core/grindroom/tubs';
 import type { CureGround } from '@/core/curing/inCure';
 import type { ShareFile } from '@/core/order/shareFile';
-import { coldWeight, packsMade } from '@/core/order/standing';
+import { coldWeight, packsDueOfLine, packsMade } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
 import { loadOf, throughOf } from '@/core/smokehouse/throughSmoke';
 import type { ForecastLine } from '@/core/forecast/types';
@@ -105,10 +106,32 @@ function nothingInTub({ weighings }: ShareFile): string {
 
 /** Out of a batch comes no more than was mixed in it. */
 function moreThanInBatch(file: ShareFile, lineKey: string, net: Weight): Refusal | undefined {
+  const pool = file.batches.find(({ batch }) => batch.lineKey === lineKey)?.pool;
+  if (pool) return moreThanInPool(file, lineKey, { net, pool });
   const left = balanceOf(file.held, batchAccount(file.share.id, lineKey));
   if (net <= left * (1 + SCALES_DIFFER)) return undefined;
   const message = `Only ${show(left, file)} of this batch are left. Is this of another?`;
   return refuse('more-than-there-is', message);
+}
+
+/** Out of a pool comes no more than was mixed in it, and to each owner the packs that are its own. */
+function moreThanInPool(
+  file: ShareFile,
+  lineKey: string,
+  { net, pool }: { readonly net: Weight; readonly pool: Pool },
+): Refusal | undefined {
+  const left = sumWeights(pool.members.map((each) => each.left));
+  if (net > left * (1 + SCALES_DIFFER)) {
+    const message = `Only ${show(left, file)} of this batch are left. Is this of another?`;
+    return refuse('more-than-there-is', message);
+  }
+  const due = packsDueOfLine(file, lineKey) ?? 0;
+  const made = packsMade(file.weighings, lineKey);
+  if (mayPack(pool, file.share.id, { due, made })) return undefined;
+  return refuse(
+    'more-than-there-is',
+    `${due} packs of this pooled batch are this owner’s, and ${made} are made. The next is another owner’s.`,
+  );
 }
 
 function moreThanInCure(

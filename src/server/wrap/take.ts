@@ -14,7 +14,7 @@ import { writeTransaction } from '@/data/ledger';
 import { nextSerial, writeLabelJob, writeWeighing } from '@/data/wrap';
 import { cureGround } from '../house/cureGround';
 import { refuse, type Reason } from '../house/reasons';
-import { touchCut } from '../house/shareView';
+import { touchCut, touchPool } from '../house/shareView';
 import type { House } from '../house/useCase';
 import { packageLabel } from './packageLabel';
 import { tubTag } from './tubTag';
@@ -114,7 +114,8 @@ export async function take(house: House, file: ShareFile, toTake: ToTake): Promi
   await writeWeighing(house.db, weighing);
   const labelled = await writeLabel(house, file, { weighing, toTake });
   if (!labelled.ok) return labelled;
-  touchCut(house, file, afterWeighing(file, weighing, postings.value));
+  const isPooled = touchPool(house, file, weighing.lineKey);
+  touchCut(house, file, isPooled ? undefined : afterWeighing(file, weighing, postings.value));
   return success({ id: weighing.id, net: weighing.net, cut: weighing.cut });
 }
 

@@ -7,7 +7,7 @@ import { isOwner } from '../house/actor';
 import { clientId, words } from '../house/fields';
 import { cureGround } from '../house/cureGround';
 import { refuse, type Refusal } from '../house/reasons';
-import { fileOf, touchCut } from '../house/shareView';
+import { fileOf, touchCut, touchPool } from '../house/shareView';
 import { defineUseCase, STAFF, type House } from '../house/useCase';
 import { packsDependOn } from './limits';
 import { undoWeighing } from './undoWeighing';
@@ -45,6 +45,7 @@ export const voidWeighing = defineUseCase<Input, { id: WeighingId }>({
     if (refused) return refused;
     await undoWeighing(house, weighing, { clientId: requestId, reason: reason || SLIP });
     touchCut(house, found.value);
+    touchPool(house, found.value, weighing.lineKey);
     return success({ id: weighingId });
   },
 });

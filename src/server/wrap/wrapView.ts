@@ -6,7 +6,7 @@ import type { HouseRules } from '@/core/shop/houseRules';
 import type { ShareId } from '@/core/order/animal';
 import { cutName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
-import { coldWeight, isChilling, planOf } from '@/core/order/standing';
+import { coldWeight, isChilling, packsDueOfLine, planOf } from '@/core/order/standing';
 import type { Weighing } from '@/core/order/work';
 import { convertUnits, sumWeights, weight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
 import { throughOf } from '@/core/smokehouse/throughSmoke';
@@ -84,7 +84,10 @@ export const wrapView = defineShareView<WrapView>({
       closed: file.closing !== undefined,
       whyNotReady: whyNot(file),
       chilling: !file.start && isChilling(file, house.now),
-      lines: expected.lines,
+      lines: expected.lines.map((line) => ({
+        ...line,
+        packs: packsDueOfLine(file, line.key) ?? line.packs,
+      })),
       asked: askedOf(file),
       losses: expected.losses,
       expectedTub: sumWeights([expected.pool.lean, expected.pool.fatUsed]),

@@ -43,6 +43,11 @@ export function GrindKeys({ grinder, mayDo, onOver: setOver }: Props) {
           </button>
         </>
       )}
+      {mayDo && job.mayPool.length > 0 && (
+        <button type="button" onClick={() => setOver('together')}>
+          <kbd>P</kbd> together with another’s
+        </button>
+      )}
       <button type="button" onClick={() => setOver('order')}>
         <kbd>O</kbd> order of the day
       </button>

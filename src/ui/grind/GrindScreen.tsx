@@ -47,6 +47,7 @@ export function GrindScreen({ first }: { first: GrindView }) {
   useKey('grind', 'typed', () => setOver('typed'), isAtWork && canType(act));
   useKey('grind', 'lot', () => setOver('lot'), isAtWork && act?.does === 'weigh');
   useKey('grind', 'otherwise', () => setOver('otherwise'), isAtWork && canType(act) && act?.does === 'weigh');
+  useKey('grind', 'together', () => setOver('together'), isAtWork && (job?.mayPool.length ?? 0) > 0);
   useKey('grind', 'order', () => setOver('order'), isOpen);
   useScan((text) => void grinder.scanned(text), isAtWork);
   useKey('grind', 'hold', () => setOver('hold'), isAtWork && job?.batch != null);
@@ -61,7 +62,7 @@ export function GrindScreen({ first }: { first: GrindView }) {
         <Tub
           job={job}
           unit={view.unit}
-          grade={act.does === 'meat' ? grinder.grade : undefined}
+          chosen={act.does === 'meat' ? grinder.tubAt : undefined}
           onChoose={grinder.chooseTub}
         />
         {batch ? (
@@ -74,7 +75,7 @@ export function GrindScreen({ first }: { first: GrindView }) {
             onChoose={grinder.choose}
           />
         ) : (
-          <Planned job={job} view={view} />
+          <Planned job={job} view={view} joined={grinder.joined} />
         )}
         <div className={styles.right}>
           <NextPanel grinder={grinder} job={job} act={act} />

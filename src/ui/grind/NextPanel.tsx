@@ -15,10 +15,10 @@ const WASH_CAUTIONS = {
 type Props = { grinder: AtGrinder; job: GrindOfDay; act: NextAct };
 
 /** What comes next: what lies on the scale for it, or what is missing. */
-export function NextPanel({ grinder: { scale, view, lotOf, grade }, job, act }: Props) {
+export function NextPanel({ grinder: { scale, view, lotOf, tubAt }, job, act }: Props) {
   const { batch } = job;
   if (act.does === 'meat') {
-    return <MeatOnScale scale={scale} unit={view.unit} job={job} grade={grade} />;
+    return <MeatOnScale scale={scale} unit={view.unit} job={job} at={tubAt} />;
   }
   if (act.does === 'weigh' && batch)
     return <IngredientOnScale due={act.due} scale={scale} batch={batch} lot={lotOf(act.due.name)} />;

@@ -1,7 +1,7 @@
 import type { DueIngredient } from '@/core/curing/ingredients';
 import { wholeDegrees } from '@/core/quantity/degrees';
 import { inUnits, formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import { gradeWords, type Grade } from '@/core/grindroom/tubs';
+import { gradeWords } from '@/core/grindroom/tubs';
 import type { BatchOfDay, GrindOfDay } from '@/server/grind';
 import type { ScaleState } from '../wrap/useScale';
 import styles from './OnScale.module.css';
@@ -77,21 +77,27 @@ const TOLD: Readonly<Record<State, (onIt: number, band: Band) => string>> = {
 export function MeatOnScale({
   scale,
   unit,
-  job: { tubs, fromTubs, planned },
-  grade,
+  job: { tubs, fromTubs, planned, batch },
+  at,
 }: {
   scale: ScaleState;
   unit: WeighingUnit;
-  job: Pick<GrindOfDay, 'tubs' | 'fromTubs' | 'planned'>;
-  grade: Grade;
+  job: Pick<GrindOfDay, 'tubs' | 'fromTubs' | 'planned' | 'batch'>;
+  /** Which of the tubs. */
+  at: number;
 }) {
   const net = (scale.reading?.net ?? 0) as Weight;
-  const inTub = Math.max(0, tubs.find((each) => each.grade === grade)?.left ?? 0) as Weight;
-  const take = fromTubs?.use.find((each) => each.grade === grade)?.take;
+  const tub = tubs[at];
+  const inTub = Math.max(0, tub?.left ?? 0) as Weight;
+  const take = fromTubs?.use[at]?.take;
+  const isPooled = (batch?.owners.length ?? 0) > 0;
   const tooMuch = inUnits(net) > inUnits(inTub) * 1.005;
   return (
     <section className={styles.onScale} aria-label="Scale" data-state={tooMuch ? 'never' : 'good'}>
-      <h2>{gradeWords(grade)}</h2>
+      <h2>
+        {isPooled && `${tub?.of.split(',')[0]}: `}
+        {gradeWords(tub?.grade ?? '')}
+      </h2>
       <ScaleWords scale={scale} />
       <p className={styles.figure}>
         {formatWeight(net, unit)} <small>{unit}</small>

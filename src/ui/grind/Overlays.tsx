@@ -10,7 +10,7 @@ import type { AtGrinder } from './useGrind';
 import { orderWords, ppmWords } from './words';
 
 /** What lies over the station for a moment. */
-export type Over = 'look' | 'typed' | 'order' | 'hold' | 'lot' | 'otherwise' | undefined;
+export type Over = 'together' | 'look' | 'typed' | 'order' | 'hold' | 'lot' | 'otherwise' | undefined;
 
 const HOLDS = ['Too warm', 'Something fell in', 'Wrong meat, perhaps', 'The weight is doubted'] as const;
 const RELEASES = ['Looked at, and sound', 'It was the scale', 'It was cold again in time'] as const;
@@ -20,6 +20,12 @@ const OTHERWISE = [
   'No more of it is here',
   'Tried, and better so',
 ] as const;
+
+/** Whether it is in already, or why it cannot be. */
+function togetherWords({ joined }: AtGrinder, shareId: string, why: string): string {
+  if (why !== '') return `: ${why}`;
+  return joined.some((each) => each.shareId === shareId) ? ': is in, take it out' : '';
+}
 
 type Props = { grinder: AtGrinder; over: Over; onClose: () => void };
 
@@ -38,6 +44,21 @@ export function Overlays({ grinder, over, onClose: close }: Props) {
           choices={waiting.map((each) => ({ id: each.id, words: orderWords(each) }))}
           onChoose={(id) => {
             grinder.pick(id);
+            close();
+          }}
+          onClose={close}
+        />
+      )}
+      {over === 'together' && (
+        <Choose
+          label="Together with another owner"
+          title="Whose meat is ground with it? Each gets whole packs back by the weight that went in."
+          choices={job.mayPool.map(({ shareId, name, planned, why }) => ({
+            id: shareId,
+            words: `${name}, ${formatWeight(planned, 1)} ${view.unit}${togetherWords(grinder, shareId, why)}`,
+          }))}
+          onChoose={(shareId) => {
+            grinder.join(shareId);
             close();
           }}
           onClose={close}

@@ -3,8 +3,15 @@ import { formatWeight } from '@/core/quantity/weight';
 import type { GrindOfDay, GrindView } from '@/server/grind';
 import styles from './RecipeTable.module.css';
 
+type Props = {
+  job: GrindOfDay;
+  view: GrindView;
+  /** Others' lines that are ground with it. */
+  joined: GrindOfDay['mayPool'];
+};
+
 /** Before it is begun: what the plan gives to it. */
-export function Planned({ job, view: { unit } }: { job: GrindOfDay; view: GrindView }) {
+export function Planned({ job, view: { unit }, joined }: Props) {
   return (
     <section className={styles.recipe} aria-label="What is planned">
       <p>{job.cut}</p>
@@ -12,6 +19,11 @@ export function Planned({ job, view: { unit } }: { job: GrindOfDay; view: GrindV
         About <b>{formatWeight(job.planned, unit)}</b> {unit} of meat, {job.packs} packs
         {job.pieces !== null && `, ${job.pieces} pieces together`}.
       </p>
+      {joined.map(({ shareId, name, planned }) => (
+        <p key={shareId}>
+          Together with <b>{name}</b>: {formatWeight(planned, unit)} {unit} more.
+        </p>
+      ))}
       {job.due.length > 0 && (
         <table>
           <thead>

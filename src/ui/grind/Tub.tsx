@@ -1,6 +1,6 @@
 import type { CSSProperties } from 'react';
 import { formatWeight, type Weight, type WeighingUnit } from '@/core/quantity/weight';
-import { gradeWords, type Grade } from '@/core/grindroom/tubs';
+import { gradeWords } from '@/core/grindroom/tubs';
 import type { GrindOfDay } from '@/server/grind';
 import styles from './Tub.module.css';
 
@@ -19,26 +19,28 @@ type Props = {
   job: GrindOfDay;
   unit: WeighingUnit;
   /** The tub that meat is weighed from now; undefined while none is. */
-  grade: Grade | undefined;
+  chosen: number | undefined;
   onChoose: (at: number) => void;
 };
 
 /** The owner's tubs, the leanest first: what is in each and what is to be taken of it. */
-function Tubs({ job: { tubs, fromTubs }, unit, grade, onChoose }: Props) {
+function Tubs({ job: { tubs, fromTubs, batch }, unit, chosen, onChoose }: Props) {
+  const isPooled = (batch?.owners.length ?? 0) > 0;
   const show = (net: number) => formatWeight(Math.max(0, net) as Weight, unit);
   return (
     <ol className={styles.tubs} aria-label="Tubs">
       {tubs.map((tub, at) => (
-        <li key={tub.grade}>
+        <li key={`${tub.shareId} ${tub.grade}`}>
           <button
             type="button"
-            disabled={grade === undefined}
-            aria-pressed={tub.grade === grade}
+            disabled={chosen === undefined}
+            aria-pressed={at === chosen}
             onClick={() => onChoose(at)}
           >
             <i style={{ '--lean': tub.leanPct } as CSSProperties} aria-hidden />
             <span>
-              <kbd>{at + 1}</kbd> {gradeWords(tub.grade)}
+              <kbd>{at + 1}</kbd> {isPooled && `${tub.of.split(',')[0]}: `}
+              {gradeWords(tub.grade)}
             </span>
             <b>
               {show(tub.left)} <small>{unit}</small>
@@ -52,7 +54,7 @@ function Tubs({ job: { tubs, fromTubs }, unit, grade, onChoose }: Props) {
 }
 
 /** The owner's own tub, with what is out of it in the batch: the layer above is what is left. */
-export function Tub({ job, unit, grade, onChoose }: Props) {
+export function Tub({ job, unit, chosen, onChoose }: Props) {
   const meat = job.batch?.standing.meat ?? 0;
   const whole = Math.max(1, meat + Math.max(0, job.inTub));
   const level = (part: number) => (HIGH * Math.max(0, part)) / whole;
@@ -63,7 +65,7 @@ export function Tub({ job, unit, grade, onChoose }: Props) {
   return (
     <section className={styles.tub} aria-label="From the owner’s own tub">
       <dl>
-        {job.tubs.length > 1 && <Tubs {...{ job, unit, grade, onChoose }} />}
+        {job.tubs.length > 1 && <Tubs {...{ job, unit, chosen, onChoose }} />}
         <div>
           <dt>left in the {job.tubs.length > 1 ? 'tubs' : 'tub'}</dt>
           <dd>

@@ -2,7 +2,6 @@
 
 import { useState } from 'react';
 import type { DueIngredient } from '@/core/curing/ingredients';
-import type { Grade } from '@/core/grindroom/tubs';
 import type { Failure } from '@/core/quantity/result';
 import type { SignedReading } from '@/core/scale/reading';
 import type { GrindOfDay, GrindView } from '@/server/grind';
@@ -49,13 +48,15 @@ export function useGrind(first: GrindView) {
   const [picked, setPicked] = useState('');
   const [chosen, setChosen] = useState('');
   const [wantsMeat, setWantsMeat] = useState(false);
-  const [tubChosen, setTub] = useState<Grade>();
+  const [tubChosen, setTub] = useState<number>();
+  const [together, setTogether] = useState<readonly string[]>([]);
   const [saidLots, setSaidLots] = useState<Readonly<Record<string, string>>>({});
   const lotOf = (name: string) => saidLots[name] ?? view.lots[name] ?? '';
   const { notice, flash, say, clear } = useNotice();
   const job = inHand(view, picked);
   const act = job && nextAct(job, { wantsMeat, chosen });
-  const grade = tubInHand(job, tubChosen);
+  const tubAt = tubInHand(job, tubChosen);
+  const joined = job?.mayPool.filter((each) => together.includes(each.shareId)) ?? [];
   const bench = useScale('scale');
   const spice = useScale('spice-scale');
   const scale = act?.does === 'weigh' ? spice : bench;
@@ -90,7 +91,8 @@ export function useGrind(first: GrindView) {
     if (act.does === 'meat') {
       setWantsMeat(false);
       setTub(undefined);
-      return told(meat.ask({ batchId, grade, ...weighed(typed) }), 'Meat weighed in');
+      const { grade = '', shareId: of = job.shareId } = job.tubs[tubAt] ?? {};
+      return told(meat.ask({ batchId, grade, of, ...weighed(typed) }), 'Meat weighed in');
     }
     if (act.does !== 'weigh') return;
     const { name } = act.due;
@@ -108,7 +110,14 @@ export function useGrind(first: GrindView) {
       case 'wash':
         return told(wash.ask({ wash: act.wash }), 'Washed');
       case 'begin':
-        return told(begin.ask({ shareId: job.shareId, lineKey: job.lineKey }), `${job.recipe} begun`);
+        setTogether([]);
+        return told(
+          begin.ask({
+            ...lineOf(job),
+            ...(joined.length > 0 ? { with: joined.map(lineOf) } : {}),
+          }),
+          `${job.recipe} begun`,
+        );
       case 'meat':
       case 'weigh':
         return weigh();
@@ -127,17 +136,28 @@ export function useGrind(first: GrindView) {
     /** The ingredient that was weighed last. */
     last: lastWeighed(job),
     ...{ view, job, act, scale, busy, notice, flash, say, clear, wantsMeat },
-    /** Which of the owner's tubs the meat comes out of. */
-    grade,
-    /** @param at - from the leanest */
-    chooseTub: (at: number) => setTub(job?.tubs[at]?.grade),
+    /** Which of the tubs the meat comes out of, in their order. */
+    tubAt,
+    chooseTub: (at: number) => job?.tubs[at] && setTub(at),
+    /** Others' lines that the batch would begin together with. */
+    joined,
+    /** Takes another owner's line into the batch that is to begin, or out of it again. */
+    join(shareId: string) {
+      const other = job?.mayPool.find((each) => each.shareId === shareId);
+      if (!other) return undefined;
+      if (other.why !== '') return say('refused', other.why);
+      const isIn = together.includes(shareId);
+      setTogether(isIn ? together.filter((each) => each !== shareId) : [...together, shareId]);
+      return say('done', isIn ? `Without ${other.name}` : `Together with ${other.name}`);
+    },
     /** A tub's tag was scanned: its meat comes next, or it is said whose it is. */
     async scanned(text: string) {
       const batchId = job?.batch?.id;
       if (!batchId) return say('refused', 'Begin the batch, then scan its tub.');
       const answer = await ask('tubView', { text, batchId });
       if (!answer.ok) return say('refused', answer.message);
-      setTub(answer.value.grade);
+      const { shareId, grade } = answer.value;
+      setTub(job.tubs.findIndex((tub) => tub.shareId === shareId && tub.grade === grade));
       setWantsMeat(true);
       return say('done', `Tub: ${answer.value.words}`);
     },
@@ -149,6 +169,7 @@ export function useGrind(first: GrindView) {
       setChosen('');
       setWantsMeat(false);
       setTub(undefined);
+      setTogether([]);
       clear();
     },
     // Before the meat is in nothing is due yet.
@@ -178,10 +199,21 @@ function lastWeighed(job: GrindOfDay | undefined): DueIngredient | undefined {
 }
 
 /** What was chosen; else the first of which something is to be taken, else the one that holds most. */
-function tubInHand(job: GrindOfDay | undefined, chosen: Grade | undefined): Grade {
-  if (chosen !== undefined || !job) return chosen ?? '';
-  const next = job.fromTubs?.use.find(({ take }) => take > 0);
-  return next?.grade ?? [...job.tubs].sort((a, b) => b.left - a.left)[0]?.grade ?? '';
+function tubInHand(job: GrindOfDay | undefined, chosen: number | undefined): number {
+  if (chosen !== undefined || !job) return chosen ?? 0;
+  const next = job.fromTubs?.use.findIndex(({ take }) => take > 0) ?? -1;
+  if (next >= 0) return next;
+  // Of a pool the owners that have given nothing yet come first.
+  const given = (shareId: string) => job.batch?.owners.find((each) => each.shareId === shareId)?.meat ?? 0;
+  const order = [...job.tubs.keys()].sort((a, b) => {
+    const [one, other] = [job.tubs[a]!, job.tubs[b]!];
+    return Number(given(one.shareId) > 0) - Number(given(other.shareId) > 0) || other.left - one.left;
+  });
+  return order[0] ?? 0;
+}
+
+function lineOf({ shareId, lineKey }: Pick<GrindOfDay, 'shareId' | 'lineKey'>) {
+  return { shareId, lineKey };
 }
 
 /** What was picked; else what is begun; else the first of the day. */

@@ -57,7 +57,7 @@ function sumWords({
     sumWeights(bridge.filter((step) => step.kind === kind).map(({ weight }) => weight));
   const packs = lines.reduce((sum, { packsMade }) => sum + packsMade, 0);
   const others = [
-    ...(['inTub', 'inCure', 'cure', 'added', 'grinder'] as const).map(
+    ...(['inTub', 'inCure', 'cure', 'added', 'grinder', 'pooled'] as const).map(
       (kind) => [held(kind), STEP_LABELS[kind]] as const,
     ),
     [sumWeights(barrels.map(({ weight }) => weight)), 'in barrels'] as const,

@@ -23,9 +23,11 @@ import styles from './TicketScreen.module.css';
 
 const CorrectDialog = onDemand(() => import('./Changes').then((module) => module.CorrectDialog));
 const CancelDialog = onDemand(() => import('./Changes').then((module) => module.CancelDialog));
+const PoolDialog = onDemand(() => import('./PoolDialog').then((module) => module.PoolDialog));
 const SellDialog = onDemand(() => import('./Changes').then((module) => module.SellDialog));
 
-type Opened = 'correct' | 'cancel' | 'sell' | null;
+const DIALOGS = ['correct', 'cancel', 'sell', 'pool'] as const;
+type Opened = (typeof DIALOGS)[number] | null;
 
 /** One share whole: one paper, read left to right in the order of the work, hanging from the stage where it waits. */
 export function TicketScreen({ ticket: first }: { ticket: TicketView }) {
@@ -71,6 +73,7 @@ export function TicketScreen({ ticket: first }: { ticket: TicketView }) {
       </article>
       {office && opened === 'correct' && <CorrectDialog view={view} office={office} onClose={close} />}
       {office && opened === 'cancel' && <CancelDialog view={view} office={office} onClose={close} />}
+      {office && opened === 'pool' && <PoolDialog view={view} office={office} onClose={close} />}
       {office && opened === 'sell' && <SellDialog view={view} onClose={close} />}
     </div>
   );
@@ -79,9 +82,7 @@ export function TicketScreen({ ticket: first }: { ticket: TicketView }) {
 /** What is open over the ticket: opened by a button, by a key, or by the address that the palette leads to. */
 function useOpened(): [Opened, (opened: Opened) => void] {
   const asked = useSearchParams().get('do');
-  const [opened, setOpened] = useState<Opened>(
-    asked === 'correct' || asked === 'cancel' || asked === 'sell' ? asked : null,
-  );
+  const [opened, setOpened] = useState<Opened>(DIALOGS.find((each) => each === asked) ?? null);
   return [opened, setOpened];
 }
 
@@ -135,6 +136,7 @@ function Acts({ view, onOpen }: HeadProps) {
   const { office, unsold, cancelled, stage, shareId, balance } = view;
   const next = nextAct(stage, shareId, role);
   const mayChange = office !== null && !cancelled;
+  const mayPool = mayChange && view.sheet.grind !== '' && stage !== 'settle' && stage !== 'gone';
   const mayCancel = mayChange && balance === null && stage !== 'gone';
   useTicketKeys(view, { next: next?.page, mayChange, onOpen });
   return (
@@ -144,6 +146,7 @@ function Acts({ view, onOpen }: HeadProps) {
           Sell {unsold.length === 1 ? `the ${partName(unsold[0]!)}` : 'what nobody has'}
         </Button>
       )}
+      {mayPool && <Button onClick={() => onOpen('pool')}>Grinding together</Button>}
       {mayCancel && <Button onClick={() => onOpen('cancel')}>Call off</Button>}
       {mayChange && (
         <Button onClick={() => onOpen('correct')}>

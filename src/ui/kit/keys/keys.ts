@@ -169,6 +169,7 @@ export const KEYS = {
     typed: { keys: 'y', shown: 'Y', does: 'type the weight, while the scale is away' },
     otherwise: { keys: 'd', shown: 'D', does: 'weigh it otherwise than the recipe says, and why' },
     lot: { keys: 'l', shown: 'L', does: 'the lot that an ingredient is taken from' },
+    together: { keys: 'p', shown: 'P', does: 'grind it together with another owner’s' },
     order: { keys: 'o', shown: 'O', does: 'the order of the day: another batch, and what it costs' },
     hold: { keys: 'h', shown: 'H', does: 'hold the batch with a reason, or release it' },
   },
