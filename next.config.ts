@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next';
 
 const config: NextConfig = {
-  serverExternalPackages: ['knex', 'better-sqlite3', 'pino', 'bwip-js', 'piscina'],
+  serverExternalPackages: ['knex', 'better-sqlite3', 'pino', 'bwip-js', 'piscina', 'highs'],
   poweredByHeader: false,
   reactStrictMode: true,
   typescript: { tsconfigPath: 'tsconfig.build.json' },

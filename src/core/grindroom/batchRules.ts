@@ -64,7 +64,7 @@ export function missingFrom(standing: BatchStanding, unit: WeighingUnit): string
   const left = (mix - packed) as Weight;
   return [
     ...(packed === 0 ? ['Nothing of it is packed yet.'] : []),
-    ...(headOpened ? [] : ['The head is not opened: what is in it is the same owner’s.']),
+    ...(headOpened ? [] : ['The head is not opened: what is in it is of this batch.']),
     ...(left < 0 ? [`${show(-left as Weight)} more are packed than went in. Weigh again.`] : []),
     ...(packed > 0 && left > mostFilm(mix) ? [`${show(left)} are in no pack. Count again.`] : []),
   ];

@@ -80,6 +80,8 @@ export type BatchOfDay = {
   /** What is missing before it can be mixed, or closed; the first comes first. */
   readonly missing: readonly string[];
   readonly mostFilm: Weight;
+  /** Packs that are made of it, and what was counted in them: links, patties, tubes. */
+  readonly made: { readonly packs: number; readonly pieces: number };
   /** Of a pool each owner, the one that leads it first; empty where there is one. */
   readonly owners: readonly OwnerInPool[];
 };

@@ -5,12 +5,14 @@ import { fromTubs, type FromTubs } from '@/core/grindroom/fromTubs';
 import { whyNotPooled } from '@/core/grindroom/pool';
 import { drawnByGrade, tubsOf } from '@/core/grindroom/tubs';
 import type { ForecastLine } from '@/core/forecast/types';
+import { counted } from '@/core/quantity/counted';
 import { balanceOfKind } from '@/core/ledger/ledger';
 import type { ShareId } from '@/core/order/animal';
 import { cutName, partName } from '@/core/order/naming';
 import type { ShareFile } from '@/core/order/shareFile';
 import { packsDueOfLine, planOf } from '@/core/order/standing';
 import { sumWeights } from '@/core/quantity/weight';
+import { sum } from 'd3-array';
 import type { House } from '../house/useCase';
 import { groundIn, missingMeat, packsOf, standingIn, type BatchPart } from './batchIn';
 import { joinOf } from './begin';
@@ -71,7 +73,7 @@ async function jobOfLine(house: House, of: Line, day: OfTheDay): Promise<Waits> 
     id: `${share.id}/${line.key}`,
     shareId: share.id,
     lineKey: line.key,
-    name: cutName(file),
+    name: namesOf(files),
     part: partName({ part: share.part, sharePct: 100 }),
     tag: animal.tag,
     farm: animal.farm.name,
@@ -96,6 +98,13 @@ async function jobOfLine(house: House, of: Line, day: OfTheDay): Promise<Waits> 
     batch,
     mayPool: batch ? [] : othersFor(of, day),
   };
+}
+
+/** `Wray, left half`, or of a pool `Wray and 2 others`. */
+function namesOf(files: readonly ShareFile[]): string {
+  const [first, ...others] = files.map(cutName);
+  if (others.length === 0) return first!;
+  return `${first!.split(',')[0]} and ${counted(others.length, 'other')}`;
 }
 
 function lineOf({ file, own }: BatchPart): ForecastLine | undefined {
@@ -127,6 +136,7 @@ function batchOfDay(house: House, parts: readonly BatchPart[]): BatchOfDay {
   const { file, own } = parts[0]!;
   const standing = standingIn(house, parts);
   const noMeat = missingMeat(parts);
+  const packs = parts.flatMap(packsOf).filter(({ kind }) => kind === 'package');
   const missing = standing.isMixed ? missingFrom(standing, file.shop.unit) : missingFromMix(standing);
   return {
     id: own.batch.id,
@@ -134,6 +144,7 @@ function batchOfDay(house: House, parts: readonly BatchPart[]): BatchOfDay {
     standing,
     missing: !standing.isMixed && noMeat !== '' ? [noMeat, ...missing] : missing,
     mostFilm: mostFilm(standing.mix),
+    made: { packs: packs.length, pieces: sum(packs, (each) => each.pieces ?? 0) },
     owners: own.pool ? ownersIn(parts) : [],
   };
 }

@@ -3,8 +3,9 @@ import Joi from 'joi';
 import type { ShareId } from '@/core/order/animal';
 import type { WeighingId } from '@/core/order/work';
 import { success, type Result } from '@/core/quantity/result';
-import type { Weight } from '@/core/quantity/weight';
+import { sumWeights, ZERO_WEIGHT, type Weight } from '@/core/quantity/weight';
 import { whyNotLoad, type SmokeDeed, type ToSmoke } from '@/core/smokehouse/load';
+import { whyNoRoom } from '@/core/smokehouse/loadRoom';
 import { againstPlan, type ProbeReading } from '@/core/smokehouse/plan';
 import { instant } from '@/core/time/shopTime';
 import { litLoads, readingsOfLoad, writeLoad, writeReadings } from '@/data/smoke';
@@ -85,6 +86,8 @@ export const doLoad = defineUseCase<{ clientId: string; loadId: string; said: Sa
     }
     const own = said.kind === 'in' ? await withShare(house, found.value, said.shareId) : found;
     if (!own.ok) return own;
+    const noRoom = said.kind === 'in' ? whyNoRoomIn(house, own.value, said.weighingId) : '';
+    if (noRoom !== '') return refuse('no-room', noRoom);
     const made = await deedOf(house, own.value, said);
     if (!made.ok) return made;
     const deed = made.value;
@@ -101,6 +104,20 @@ async function withShare(house: House, load: LoadIn, shareId: ShareId): Promise<
   const file = found.value;
   const others = load.files.filter(({ share }) => share.id !== file.share.id);
   return success({ ...load, files: [...others, file] });
+}
+
+/** Against the largest smokehouse that the shop has. */
+function whyNoRoomIn({ setUp }: House, { files, standing }: LoadIn, weighingId: WeighingId): string {
+  const houses = setUp.places.filter(({ kind }) => kind === 'smokehouse').map(({ size }) => size);
+  const weighings = files.flatMap((file) => file.weighings);
+  const netOf = (of: WeighingId) => weighings.find(({ id: each }) => each === of)?.net ?? ZERO_WEIGHT;
+  const hanging = standing.pieces.map((piece) => piece.weighingId).filter((each) => each !== weighingId);
+  return whyNoRoom({
+    hangs: sumWeights(hanging.map(netOf)),
+    piece: netOf(weighingId),
+    mostLb: Math.max(0, ...houses),
+    unit: files[0]?.shop.unit ?? 'lb',
+  });
 }
 
 async function whyNot(house: House, load: LoadIn, deed: SmokeDeed): Promise<string> {

@@ -16,6 +16,9 @@ type Props = {
   onClose: () => void;
 };
 
+/** So many fit the smallest screen of the floor. */
+const ONE_BELOW_THE_OTHER = 5;
+
 /** One of a few, over the whole station: one big target each, chosen by its digit. */
 export function Choose({ label, title, choices, onChoose, onClose }: Props) {
   useHotkeys('1,2,3,4,5,6,7,8,9', ({ key }) => {
@@ -25,7 +28,13 @@ export function Choose({ label, title, choices, onChoose, onClose }: Props) {
   useHotkeys('escape', onClose);
   useEffect(standOpen, []);
   return (
-    <div className={styles.cover} role="dialog" aria-modal aria-label={label}>
+    <div
+      className={styles.cover}
+      data-many={choices.length > ONE_BELOW_THE_OTHER || undefined}
+      role="dialog"
+      aria-modal
+      aria-label={label}
+    >
       <h2>{title}</h2>
       {choices.map(({ id, words }, index) => (
         <button key={id} type="button" onClick={() => onChoose(id)}>

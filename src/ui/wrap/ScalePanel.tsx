@@ -129,9 +129,7 @@ export function ScalePanel(props: Props) {
         <FloorKey name="L" words="label again" onPress={props.onLabel} />
         <FloorKey name="Z" words="tare" onPress={props.onTare} />
         {view.trays.length > 0 && <FloorKey name="T" words="tray or bag" onPress={props.onTray} />}
-        {target?.purpose.kind === 'tub' && (
-          <FloorKey name="K" words="how lean it is" onPress={props.onPart} />
-        )}
+        {target?.section === 'barrels' && <FloorKey name="K" words="how lean it is" onPress={props.onPart} />}
         <FloorKey name="C" words="two cuts, one pack" onPress={props.onCombine} />
         <FloorKey name="N" words="nothing more of this" onPress={props.onNothingMore} />
       </div>

@@ -42,7 +42,7 @@ export function WrapScreen({ first }: { first: WrapView }) {
   const askWhy = () => target && 'lineKey' in target.purpose && setAsking(true);
 
   const isAlone = !asking && !typing && !parting && !pack;
-  const part = () => target?.purpose.kind === 'tub' && setParting(true);
+  const part = () => setParting(true);
 
   useWrapKeys(view.started && isAlone, {
     digit: (digit) => {

@@ -158,7 +158,9 @@ export function useWrapTable(first: WrapView) {
     const why = whyNotTaken(target, scale.reading);
     if (why) return why;
     const oneMore = `${target!.key} ${scale.reading!.loadId}`;
-    if (isDue(target!) || again === oneMore) return undefined;
+    // Parted trim comes in as many loads as it has grades.
+    const isParted = target!.purpose.kind === 'tub' && grade !== '';
+    if (isDue(target!) || isParted || again === oneMore) return undefined;
     setAgain(oneMore);
     return `${target!.title}: ${target!.made} of ${target!.due} are made. Press Enter again if this is one more.`;
   }
@@ -180,6 +182,7 @@ export function useWrapTable(first: WrapView) {
     const elsewhere = NEVER_GROUND.find((each) => each === what);
     if (!elsewhere) {
       setGrade(what as Grade);
+      chosen.choose('tub');
       return say('done', `Into the tub: ${inSentence(gradeWords(what as Grade))}`);
     }
     const { why, barrel } = ELSEWHERE[elsewhere];
@@ -226,8 +229,10 @@ export function useWrapTable(first: WrapView) {
   }
 
   async function printAgain() {
-    const last = view.weighings.findLast((each) => each.kind === 'package');
-    if (!last) return say('refused', 'No pack has a label yet.');
+    const last = view.weighings.findLast(
+      ({ kind, source }) => kind === 'package' || (kind === 'tub' && source !== ''),
+    );
+    if (!last) return say('refused', 'Nothing here has a label yet.');
     const result = await door('reprintLabel', { clientId: newClientId(), weighingId: last.id });
     say(result.ok ? 'done' : 'refused', result.ok ? `Label of ${last.cut} printed again.` : result.message);
   }
