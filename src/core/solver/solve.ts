@@ -4,6 +4,8 @@ import highs from 'highs';
 export type SolveOptions = {
   readonly gap?: number;
   readonly nodes?: number;
+  /** After so many the best so far is told. */
+  readonly seconds?: number;
   /** Part of the search that looks for better solutions beside proving; 0 where a good one is known. */
   readonly lookingAround?: number;
 };
@@ -21,7 +23,7 @@ export type Solution = {
  */
 export async function solve(
   model: string,
-  { gap = 0, nodes, lookingAround }: SolveOptions = {},
+  { gap = 0, nodes, lookingAround, seconds }: SolveOptions = {},
 ): Promise<Solution> {
   const solver = await highs();
   const found = solver.solve(model, {
@@ -29,6 +31,7 @@ export async function solve(
     mip_rel_gap: 0,
     random_seed: 1,
     threads: 1,
+    ...(seconds === undefined ? {} : { time_limit: seconds }),
     ...(nodes === undefined ? {} : { mip_max_nodes: nodes }),
     ...(lookingAround === undefined ? {} : { mip_heuristic_effort: lookingAround }),
   });
