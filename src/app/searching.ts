@@ -27,20 +27,24 @@ export async function answerSearch<Job>(
 /** Milliseconds after which a search that has nothing new to say shows that it goes on: a thread takes long to warm up. */
 const GOES_ON_MS = 4000;
 
-type Told<Job> = (job: Job, signal: AbortSignal, onTried: (tried: number) => void) => Promise<unknown>;
+type Told<Job, News> = (job: Job, signal: AbortSignal, onNews: (news: News) => void) => Promise<unknown>;
 
-/** The same as lines of JSON, each with how much was tried, the last with the answer; broken off where the search broke. */
-export function streamSearch<Job>(request: Request, job: Result<Job, Reason>, search: Told<Job>): Response {
+/** The same as lines of JSON, each with what it has so far, the last with the answer; broken off where the search broke. */
+export function streamSearch<Job, News>(
+  request: Request,
+  job: Result<Job, Reason>,
+  search: Told<Job, News>,
+): Response {
   if (!job.ok) return Response.json(job, { status: statusOf(job) });
   const gone = new AbortController();
   const signal = AbortSignal.any([request.signal, gone.signal]);
   const lines = new ReadableStream<Uint8Array>({
     start: async (stream) => {
       const send = (line: object) => stream.enqueue(new TextEncoder().encode(`${JSON.stringify(line)}\n`));
-      let known = 0;
-      const goesOn = setInterval(() => !signal.aborted && send({ tried: known }), GOES_ON_MS);
+      let known: News | undefined;
+      const goesOn = setInterval(() => !signal.aborted && send({ sofar: known ?? null }), GOES_ON_MS);
       try {
-        const value = await search(job.value, signal, (tried) => send({ tried: (known = tried) }));
+        const value = await search(job.value, signal, (news) => send({ sofar: (known = news) }));
         send({ ok: true, value });
         stream.close();
       } catch (error) {

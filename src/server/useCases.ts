@@ -15,6 +15,7 @@ import { shop } from './shop';
 import { ticket } from './ticket';
 import { today } from './today';
 import { trace } from './trace';
+import { week } from './week';
 import { wrap } from './wrap';
 import { yields } from './yields';
 
@@ -33,6 +34,7 @@ export const USE_CASES = {
   ...rail,
   ...ticket,
   ...today,
+  ...week,
   ...people,
   ...shop,
   ...links,

@@ -36,6 +36,7 @@ import * as grindBatches from './034-grind-batches';
 import * as smokehouse from './035-smokehouse';
 import * as dayBook from './036-day-book';
 import * as pools from './037-pools';
+import * as week from './038-week';
 
 /** One step forward. There is no way back: a wrong step is mended by a later one. */
 export type Step = { readonly up: (db: Knex) => Promise<void> };
@@ -78,6 +79,7 @@ const STEPS: readonly (readonly [name: string, step: Step])[] = [
   ['035-smokehouse', smokehouse],
   ['036-day-book', dayBook],
   ['037-pools', pools],
+  ['038-week', week],
 ];
 
 async function noWayBack(): Promise<void> {

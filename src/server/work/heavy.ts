@@ -12,6 +12,9 @@ import type { DividedInWords, WantedJob } from '@/core/goals/wantedJob';
 import type { BlockPaper } from '@/papers';
 import type { DayBook } from '@/core/dayBook/dayBook';
 import type { LoadPaper } from '@/core/smokehouse/loadPaper';
+import type { PlannedWeek } from '@/core/week/bestPlan';
+import type { WeekRoom } from '@/core/week/room';
+import type { WeekFound } from '@/core/week/weekJob';
 import type { FarmSeason } from '@/core/yields/farmSeason';
 
 const holder = globalThis as { fractumHeavy?: Piscina; fractumSearch?: Piscina };
@@ -85,9 +88,27 @@ function searchThreads(): Piscina {
 }
 
 /**
- * Sheets for wishes, searched in a thread of its own.
+ * A search in a thread of its own that tells what it has so far.
  *
  * @param signal - stops the search when nobody waits for it any more
+ */
+async function toldOnTheWay<News>(
+  job: object,
+  { signal, onNews, name }: { signal: AbortSignal; onNews: (news: News) => void; name?: string },
+): Promise<unknown> {
+  const { port1, port2 } = new MessageChannel();
+  port1.on('message', onNews);
+  try {
+    const options = { signal, transferList: [port2], ...(name ? { name } : {}) };
+    return await searchThreads().run({ job, port: port2 }, options);
+  } finally {
+    port1.close();
+  }
+}
+
+/**
+ * Sheets for wishes, searched in a thread of its own.
+ *
  * @param onTried - told now and then how many sheets were tried
  */
 export async function sheetsFor(
@@ -95,13 +116,20 @@ export async function sheetsFor(
   signal: AbortSignal,
   onTried: (tried: number) => void,
 ): Promise<Found> {
-  const { port1, port2 } = new MessageChannel();
-  port1.on('message', onTried);
-  try {
-    return (await searchThreads().run({ job, port: port2 }, { signal, transferList: [port2] })) as Found;
-  } finally {
-    port1.close();
-  }
+  return (await toldOnTheWay(job, { signal, onNews: onTried })) as Found;
+}
+
+/**
+ * The weeks planned in a thread of its own.
+ *
+ * @param onNews - told each plan that is better, and each bound that is nearer
+ */
+export async function weekPlanned(
+  room: WeekRoom,
+  signal: AbortSignal,
+  onNews: (sofar: PlannedWeek) => void,
+): Promise<WeekFound> {
+  return (await toldOnTheWay(room, { signal, onNews, name: 'weekJob' })) as WeekFound;
 }
 
 /** What is wanted, divided over a farm's animals in a thread of its own. */

@@ -11,6 +11,7 @@ export {
   farmSeasonOf,
   loadPaperOf,
   statementOf,
+  weekPlanned,
 } from './heavy';
 export { Printing } from './printing';
 export { startWork } from './startWork';

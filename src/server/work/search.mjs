@@ -7,6 +7,7 @@ const options = {
   tsconfig: fileURLToPath(new URL('../../../tsconfig.json', import.meta.url)),
 };
 const { searchJob } = await tsImport('../../core/goals/searchJob.ts', options);
+const { weekJob: planWeek } = await tsImport('../../core/week/weekJob.ts', options);
 export const { wantedJob } = await tsImport('../../core/goals/wantedJob.ts', options);
 
 /** Told each so many sheets: some ten times a second. */
@@ -17,6 +18,15 @@ export default async function search({ job, port }) {
     return await searchJob(job, (tried) => {
       if (tried % TOLD_EACH === 0) port.postMessage(tried);
     });
+  } finally {
+    port.close();
+  }
+}
+
+/** Weeks planned: each better plan is told by the port. */
+export async function weekJob({ job, port }) {
+  try {
+    return await planWeek(job, (sofar) => port.postMessage(sofar));
   } finally {
     port.close();
   }

@@ -1,5 +1,7 @@
 import { v4 as newId } from 'uuid';
 import type { Found } from '@/core/goals/findSheets';
+import type { PlannedWeek } from '@/core/week/bestPlan';
+import type { WeekFound } from '@/core/week/weekJob';
 import { failure, type Result } from '@/core/quantity/result';
 import type { Reason } from '@/server/house/reasons';
 import type { InputOf, OutputOf, UseCaseName } from '@/server/useCases';
@@ -46,16 +48,41 @@ export async function searchSheets(
   stop: AbortSignal,
   onTried: (tried: number) => void,
 ): Promise<Answer<Found> | undefined> {
+  return search<Found, number>('/api/wishes', { input, stop, onNews: onTried });
+}
+
+/**
+ * Asks for the best week: takes seconds, tells each better plan on the way.
+ *
+ * @returns undefined when it was stopped
+ */
+export async function planWeeks(
+  stop: AbortSignal,
+  onNews: (sofar: PlannedWeek) => void,
+): Promise<Answer<WeekFound> | undefined> {
+  return search<WeekFound, PlannedWeek>('/api/week', { input: {}, stop, onNews });
+}
+
+type Searches<News> = {
+  readonly input: object;
+  readonly stop: AbortSignal;
+  readonly onNews: (news: News) => void;
+};
+
+async function search<Output, News>(
+  path: string,
+  { input, stop, onNews }: Searches<News>,
+): Promise<Answer<Output> | undefined> {
   const patience = new Patience();
   const answer = await answered({ offline: OFFLINE, noAnswer: NO_ANSWER }, async () => {
-    const response = await posted('/api/wishes', input, AbortSignal.any([patience.signal, stop]));
+    const response = await posted(path, input, AbortSignal.any([patience.signal, stop]));
     let last: unknown = undefined;
     for await (const line of linesOf(response)) {
       patience.heard();
       last = JSON.parse(line);
-      if (isTried(last)) onTried(last.tried);
+      if (isOnTheWay<News>(last) && last.sofar !== null) onNews(last.sofar);
     }
-    return last as Answer<Found>;
+    return last as Answer<Output>;
   });
   patience.end();
   return stop.aborted ? undefined : answer;
@@ -85,8 +112,8 @@ class Patience {
   }
 }
 
-function isTried(line: unknown): line is { readonly tried: number } {
-  return typeof line === 'object' && line !== null && 'tried' in line;
+function isOnTheWay<News>(line: unknown): line is { readonly sofar: News | null } {
+  return typeof line === 'object' && line !== null && 'sofar' in line;
 }
 
 /** The lines of an answer, as they come. */

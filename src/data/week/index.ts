@@ -1,0 +1,1 @@
+export { weekEvents, writeWeekEvent } from './events';

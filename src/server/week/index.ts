@@ -1,0 +1,7 @@
+import { sayOfWeek } from './sayOfWeek';
+import { weekJobView, weekView } from './weekView';
+
+export type { WeekAnimal } from './roomOf';
+export type { WeekView } from './weekView';
+
+export const week = { weekView, weekJobView, sayOfWeek } as const;

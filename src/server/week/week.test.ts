@@ -1,0 +1,99 @@
+import { randomUUID } from 'node:crypto';
+import type { WeekWord } from '@/core/week/journal';
+import { bestPlan } from '@/core/week/bestPlan';
+import { weekJob } from '@/core/week/weekJob';
+import { daysAfter, type Day } from '@/core/time/shopTime';
+import type { Role } from '@/data/people';
+import { hogDocument, TestShop } from '../tests/testShop';
+
+let shop: TestShop;
+beforeEach(async () => {
+  shop = await TestShop.open();
+});
+afterEach(() => shop.close());
+
+const book = (tag: string, killDate: string) =>
+  shop.book(
+    hogDocument({
+      animal: { ...hogDocument().animal, tag, killDate },
+      shares: [
+        { part: 'left', owner: { name: 'Ottilie Brandreth' }, sheet: { houseForTheRest: true } },
+        { part: 'right', owner: { name: 'Corwin Aske' } },
+      ],
+    }),
+  );
+
+const week = () => shop.get('weekView', {});
+const say = (word: WeekWord, role: Role = 'owner') =>
+  shop.ask('sayOfWeek', { clientId: randomUUID(), word }, role);
+
+describe('the weeks of a shop', () => {
+  it('hold what hangs and what is booked, with minutes from its sheets, and let go what is on the block', async () => {
+    await book('H700', '2026-11-23');
+    await shop.onTheBlock();
+    const { animals, room, today } = await week();
+    expect(animals.map(({ tag }) => tag)).toEqual(['H700']);
+    expect(animals[0]).toMatchObject({ openSheets: 2, isCured: true, feet: 2.5 });
+    expect(animals[0]!.names).toHaveLength(2);
+    const [cut] = room.animals;
+    // Two sheets take longer than one.
+    expect(cut!.block).toBe(Math.round(55 * 1.15));
+    expect(cut!.bench).toBeGreaterThan(30);
+    expect(room.days[0]!.day).toBe(today);
+    expect(room.days).toHaveLength(21);
+    const closed = room.days.filter(({ block }) => block === 0).length;
+    expect(closed).toBe(6);
+    // The floor sees the week, and no telephone of it.
+    expect(await shop.ask('weekView', {}, 'wrapper')).toMatchObject({ ok: true });
+  }, 60_000);
+
+  it('plan anew around a day that is lost, a promise and a pin, and keep what was planned', async () => {
+    for (const at of [0, 1, 2]) await book(`H70${at}`, '2026-11-23');
+    const before = await bestPlan((await week()).room);
+    const { animals, room } = await week();
+    const dayOf = (at: number | null) => room.days[at!]!.day;
+    const on = Object.fromEntries(animals.map(({ animalId }, at) => [animalId, dayOf(before.plan[at]!)]));
+    expect(await say({ kind: 'plan', on: on as never })).toMatchObject({ ok: true });
+    expect((await week()).room.animals.map(({ was }) => was)).toEqual(before.plan);
+    const lost = dayOf(before.plan[0]!);
+    await say({ kind: 'hours', day: lost, block: 0, bench: 0, why: 'the saw is broken' });
+    const after = await week();
+    expect(after.why).toEqual({ [lost]: 'the saw is broken' });
+    const anew = await bestPlan(after.room);
+    expect(anew.plan).not.toContain(before.plan[0]);
+    await say({ kind: 'usual', day: lost });
+    const pinned = daysAfter(lost, 1);
+    if ((await week()).room.days.find(({ day }) => day === pinned)!.block > 0) {
+      expect(await say({ kind: 'pin', animalId: animals[0]!.animalId, day: pinned })).toMatchObject({
+        ok: true,
+      });
+      expect((await bestPlan((await week()).room)).plan[0]).toBe(before.plan[0]! + 1);
+      await say({ kind: 'pin', animalId: animals[0]!.animalId, day: null });
+    }
+    // Ready by tomorrow cannot be: it is said, with what would help.
+    const { today } = after;
+    await say({ kind: 'promise', animalId: animals[1]!.animalId, day: daysAfter(today, 1) });
+    const found = await weekJob((await week()).room, () => {});
+    expect(found.helps).toContainEqual({ kind: 'promise', animal: 1, saves: 900 });
+  }, 60_000);
+
+  it('refuse a pin to a closed day, a plan of days that are over, and words of whoever is not asked', async () => {
+    await book('H700', '2026-11-23');
+    const { animals, room, today } = await week();
+    const { animalId } = animals[0]!;
+    const closed = room.days.find(({ block }) => block === 0)!.day;
+    expect(await say({ kind: 'pin', animalId, day: closed })).toMatchObject({
+      reason: 'not-yet',
+      message: expect.stringContaining(closed),
+    });
+    const past = daysAfter(today, -3);
+    expect(await say({ kind: 'plan', on: { [animalId]: past } as never })).toMatchObject({
+      reason: 'not-yet',
+    });
+    expect(await say({ kind: 'plan', on: { [animalId]: closed } as never })).toMatchObject({
+      reason: 'not-yet',
+    });
+    expect(await say({ kind: 'usual', day: today }, 'wrapper')).toMatchObject({ reason: 'not-allowed' });
+    expect(await say({ kind: 'usual', day: '2026-13-40' as Day })).toMatchObject({ ok: false });
+  }, 60_000);
+});
