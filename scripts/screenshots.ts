@@ -38,9 +38,9 @@ async function desk(person: Person): Promise<void> {
   await openShare(person, 'sheet', 'Ivo Garth', 'one of them');
   await shoot(person, 'sheet');
   await wishes(person);
-  await person.open('/calls');
-  await person.sees('If nobody answers');
-  await shoot(person, 'calls');
+  await person.open('/week');
+  await person.sees('Proven: no week is better');
+  await shoot(person, 'week');
   await person.open(`/farm/${await farmNamed(person, 'Brackenhow')}`);
   await person.sees('comes home');
   await shoot(person, 'farm');

@@ -46,6 +46,7 @@ function overflows(): Promise<boolean> {
 
 const PAGES = [
   '/today',
+  '/week',
   '/calls',
   '/book',
   '/hang',

@@ -133,7 +133,7 @@ describe('a pool', () => {
       await maren.open(`/ticket/${shareId}`);
       await maren.click('Grinding together');
       await maren.sees('Keep the signed words');
-        await maren.click('Write it down');
+      await maren.click('Write it down');
       await maren.sees('yes to grinding together with others');
     }
   });

@@ -118,3 +118,13 @@ export function mirroredMap(map: SideMap): SideMap {
   const labels = Object.fromEntries(Object.entries(map.labels).map(([zone, at]) => [zone, flip(at)]));
   return { ...map, edges, labels, mirrored: !map.mirrored };
 }
+
+/** A hanging side as it is drawn small: the frame of its map and a path to each zone. */
+export type SideOutline = { readonly frame: string; readonly paths: readonly string[] };
+
+export function outlineOf(map: SideMap): SideOutline {
+  return {
+    frame: frameOf(map).join(' '),
+    paths: Object.keys(map.zones).map((zone) => zonePath(map, zone)),
+  };
+}

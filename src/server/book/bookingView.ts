@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { success } from '@/core/quantity/result';
 import type { WeighingUnit } from '@/core/quantity/weight';
-import { frameOf, zonePath } from '@/core/species/sideMapPath';
+import { outlineOf, type SideOutline } from '@/core/species/sideMapPath';
 import type { Species } from '@/core/species/types';
 import { readShop } from '@/data/setUp';
 import { defineUseCase, OFFICE } from '../house/useCase';
@@ -24,7 +24,7 @@ export type BookableSpecies = {
   readonly room: Species['room'];
   readonly targetDays: number;
   /** The outline of a hanging side, zone by zone. */
-  readonly outline: { readonly frame: string; readonly paths: readonly string[] };
+  readonly outline: SideOutline;
 };
 
 export type BookingView = {
@@ -58,10 +58,7 @@ export const bookingView = defineUseCase<Record<string, never>, BookingView>({
       ].map((name) => name.split(/[,(]/)[0]!.trim().toLowerCase()),
       room: own.room,
       targetDays: own.hang.targetDays,
-      outline: {
-        frame: frameOf(own.sideMap).join(' '),
-        paths: Object.keys(own.sideMap.zones).map((zone) => zonePath(own.sideMap, zone)),
-      },
+      outline: outlineOf(own.sideMap),
     }));
     return success({
       unit,

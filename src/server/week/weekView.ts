@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { roomOf } from '@/core/setUp/places';
+import { outlineOf, type SideOutline } from '@/core/species/sideMapPath';
 import { success } from '@/core/quantity/result';
 import { dayIn, instant, type Day } from '@/core/time/shopTime';
 import { weekStanding } from '@/core/week/journal';
@@ -27,6 +28,8 @@ export type WeekView = {
   readonly plannedAt: string;
   /** Feet of all the rails that are named; 0 when none is. */
   readonly feet: number;
+  /** How each species hangs, by its name. */
+  readonly outlines: Readonly<Record<string, SideOutline>>;
 };
 
 export const weekView = defineUseCase<object, WeekView>({
@@ -45,6 +48,9 @@ export const weekView = defineUseCase<object, WeekView>({
       why: Object.fromEntries([...standing.hours].map(([day, { why }]) => [day, why])),
       usual: { block: blockMinutes, bench: blockMinutes * atBench },
       plannedAt: standing.plannedAt,
+      outlines: Object.fromEntries(
+        house.catalogue.species.map(({ id, sideMap }) => [id, outlineOf(sideMap)]),
+      ),
       feet: roomOf(house.setUp.places, 'rail'),
     });
   },

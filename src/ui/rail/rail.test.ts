@@ -29,6 +29,7 @@ describe('the rail of a role', () => {
   it('begins with today and holds the stages of its work', () => {
     expect(hooksFor('counter').map((hook) => hook.word)).toEqual([
       'Today',
+      'Week',
       'Book',
       'Hang',
       'Sheet',
@@ -42,6 +43,7 @@ describe('the rail of a role', () => {
     ]);
     expect(hooksFor('cutter').map((hook) => hook.word)).toEqual([
       'Today',
+      'Week',
       'Hang',
       'Block',
       'Wrap',

@@ -46,6 +46,7 @@ export type Hook = {
 };
 
 const TODAY: Hook = { word: 'Today', key: 'd', path: '/today', isPlate: true };
+const WEEK: Hook = { word: 'Week', key: 'e', path: '/week' };
 const YIELDS: Hook = { word: 'Yields', key: 'y', path: '/yields', isEnd: true };
 const BLOCK: Hook = { word: 'Block', key: 'k', path: '/block' };
 const GRIND: Hook = { word: 'Grind', key: 'i', path: '/grind' };
@@ -67,7 +68,12 @@ export function hooksFor(role: string): readonly Hook[] {
   // What is cut is wrapped at the same time: the block is a place on the way, not a stage of its own.
   const cuts = role === 'wrapper' || role === 'smoker' ? [] : [BLOCK];
   const way = stages.flatMap((hook) => (hook.stage === 'wrap' ? [...cuts, hook, GRIND, SMOKE] : [hook]));
-  return [TODAY, ...way, ...(isFloorRole(role) ? [] : [YIELDS])];
+  return [
+    TODAY,
+    ...(role === 'wrapper' || role === 'smoker' ? [] : [WEEK]),
+    ...way,
+    ...(isFloorRole(role) ? [] : [YIELDS]),
+  ];
 }
 
 /** Who works on the floor: dark ground, large type, no money. */

@@ -9,6 +9,7 @@ export type Scope =
   | 'wrap'
   | 'grind'
   | 'smoke'
+  | 'week'
   | 'prices'
   | 'book'
   | 'calls'
@@ -173,6 +174,19 @@ export const KEYS = {
     order: { keys: 'o', shown: 'O', does: 'the order of the day: another batch, and what it costs' },
     hold: { keys: 'h', shown: 'H', does: 'hold the batch with a reason, or release it' },
   },
+  week: {
+    next: { keys: 'n', shown: 'N', does: 'the next animal in hand', repeats: true },
+    before: { keys: 'p', shown: 'P', does: 'the one before', repeats: true },
+    later: { keys: 'right', shown: '→', does: 'the one in hand a day later', repeats: true },
+    earlier: { keys: 'left', shown: '←', does: 'a day earlier', repeats: true },
+    keep: { keys: 'enter', shown: 'Enter', does: 'the week as it stands is kept', notOnButtons: true },
+    back: { keys: 'escape', shown: 'Esc', does: 'put it back; stop looking for a better week' },
+    plan: { keys: 'a', shown: 'A', does: 'plan again' },
+    give: { keys: '1,2,3', shown: '1 to 3', does: 'give what would help' },
+    promise: { keys: 'r', shown: 'R', does: 'by when it was promised' },
+    weekAfter: { keys: 'bracketright', shown: ']', does: 'a week on' },
+    weekBefore: { keys: 'bracketleft', shown: '[', does: 'this week and the next' },
+  },
   smoke: {
     next: { keys: 'right', shown: '→', does: 'the next piece', repeats: true },
     before: { keys: 'left', shown: '←', does: 'the one before', repeats: true },
@@ -221,6 +235,7 @@ export const SCOPE_WORDS: Readonly<Record<Scope, string>> = {
   wrap: 'The wrap table',
   grind: 'The grind room',
   smoke: 'The smokehouse',
+  week: 'The week',
   prices: 'The prices',
   book: 'Booking',
   calls: 'The call list',
