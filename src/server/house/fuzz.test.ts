@@ -239,6 +239,7 @@ describe('whatever is asked', () => {
       },
       weekView: {},
       weekJobView: {},
+      readyView: { species: 'hog', killDate: '2026-11-30' },
       sayOfWeek: { clientId: randomUUID(), word: { kind: 'usual', day: '2026-12-01' as never } },
       tubView: { text: 'H14', batchId: pack.id },
       weighMeat: { clientId: randomUUID(), batchId: pack.id, typed: TYPED },

@@ -77,6 +77,19 @@ describe('the weeks of a shop', () => {
     expect(found.helps).toContainEqual({ kind: 'promise', animal: 1, saves: 900 });
   }, 60_000);
 
+  it('say on the telephone when one more would be cut, and from when it can be collected', async () => {
+    const { today, room } = await week();
+    const ready = await shop.get('readyView', { species: 'hog', killDate: today });
+    const on = room.days.find(({ day }) => day === ready.cutOn)!;
+    expect(on.block).toBeGreaterThan(0);
+    expect([ready.fresh, ready.cured]).toEqual([daysAfter(ready.cutOn!, 3), daysAfter(ready.cutOn!, 12)]);
+    const later = await shop.get('readyView', { species: 'beef', killDate: daysAfter(today, 14) });
+    expect(later.cutOn).toBeNull();
+    expect(await shop.ask('readyView', { species: 'goose', killDate: today })).toMatchObject({
+      reason: 'not-found',
+    });
+  }, 60_000);
+
   it('refuse a pin to a closed day, a plan of days that are over, and words of whoever is not asked', async () => {
     await book('H700', '2026-11-23');
     const { animals, room, today } = await week();

@@ -3,6 +3,7 @@
 import { firstFull, roomTaken, weekdayOf } from '@/core/room/room';
 import { dayWords, daysAfter, daysBetween } from '@/core/time/shopTime';
 import type { BookingView, RoomView } from '@/server/book';
+import { useLiveChosen } from '../kit/live/useLive';
 import { tagsOf, type Call } from './call';
 import styles from './BookScreen.module.css';
 
@@ -45,6 +46,7 @@ export function RoomPanel({ call, room, view, onKillDay }: Props) {
   return (
     <section aria-label="Room">
       <h2>{heading(call, room, full)}</h2>
+      {isKnown && call.animals[0] && <ReadyFrom species={call.animals[0].species} killDate={call.killDate} />}
       <table className={styles.room}>
         <thead>
           <tr>
@@ -62,10 +64,10 @@ export function RoomPanel({ call, room, view, onKillDay }: Props) {
                 <td>
                   {isKill ? (
                     <button type="button" className="link" onClick={() => onKillDay(day)}>
-                      {WEEKDAYS[weekdayOf(day)]} {dayWords(day)}
+                      {named(day)}
                     </button>
                   ) : (
-                    `${WEEKDAYS[weekdayOf(day)]} ${dayWords(day)}`
+                    named(day)
                   )}
                 </td>
                 <td>
@@ -90,6 +92,24 @@ export function RoomPanel({ call, room, view, onKillDay }: Props) {
       </table>
     </section>
   );
+}
+
+/** When the first animal of the call would be cut beside all that is planned, and from when it can be collected. */
+function ReadyFrom({ species, killDate }: { species: string; killDate: string }) {
+  const { value } = useLiveChosen('readyView', { species, killDate });
+  if (!value) return null;
+  const { cutOn, fresh, cured } = value;
+  if (!cutOn)
+    return <p className="quiet">When it is cut is too far ahead to be said, or every day is full.</p>;
+  return (
+    <p>
+      Cut about {named(cutOn)}: home from <b>{named(fresh!)}</b> fresh, <b>{named(cured!)}</b> cured.
+    </p>
+  );
+}
+
+function named(day: string): string {
+  return `${WEEKDAYS[weekdayOf(day)]} ${dayWords(day)}`;
 }
 
 function heading(call: Call, room: RoomView, full: ReturnType<typeof firstFull>): string {
