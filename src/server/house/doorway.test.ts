@@ -205,6 +205,7 @@ describe('rights on rows', () => {
       'householdSheetView',
       'householdSpeciesView',
       'householdCopyView',
+      'householdCalendarView',
       'householdStatementView',
       'sendSheet',
     ];

@@ -17,6 +17,7 @@ import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
 import { statementFor } from '../settle/statementView';
 import { defineUseCase, type House } from '../house/useCase';
+import { householdCalendar, type CalendarFile } from '../week';
 import { openSheetOf, type OpenSheet } from '../sheet/sheetView';
 import type { ShopFront } from './triedSheets';
 import { maySeePrices } from './visitor';
@@ -103,6 +104,11 @@ export const householdCopyView = defineOwnView<SheetCopy>('householdCopyView', a
   cut.sheet?.approved || cut.start
     ? success(sheetCopyOf(cut, own, await maySeePrices(house.db, house.actor)))
     : refuse('not-approved', 'The shop has not taken your sheet yet.'),
+);
+
+/** The days of a household's meat, for its own calendar. */
+export const householdCalendarView = defineOwnView<CalendarFile>('householdCalendarView', (house, { own }) =>
+  householdCalendar(house, own),
 );
 
 /** The statement of a household, once its bill is final and its link shows prices. */

@@ -1,4 +1,5 @@
 import {
+  householdCalendarView,
   householdCopyView,
   householdSheetView,
   householdSpeciesView,
@@ -21,6 +22,7 @@ export const links = {
   linksView,
   householdSheetView,
   householdSpeciesView,
+  householdCalendarView,
   householdCopyView,
   householdStatementView,
   sendSheet,

@@ -1,9 +1,11 @@
 import { readyView } from './readyView';
 import { sayOfWeek } from './sayOfWeek';
+import { weekCalendarView } from './weekCalendarView';
 import { weekJobView, weekView } from './weekView';
 
 export type { WeekAnimal } from './roomOf';
+export { householdCalendar, type CalendarFile } from './calendar';
 export type { ReadyView } from './readyView';
 export type { WeekView } from './weekView';
 
-export const week = { weekView, weekJobView, sayOfWeek, readyView } as const;
+export const week = { weekView, weekJobView, sayOfWeek, readyView, weekCalendarView } as const;

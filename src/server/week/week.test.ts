@@ -4,6 +4,8 @@ import { bestPlan } from '@/core/week/bestPlan';
 import { weekJob } from '@/core/week/weekJob';
 import { daysAfter, type Day } from '@/core/time/shopTime';
 import type { Role } from '@/data/people';
+import { passDoorway } from '../house/doorway';
+import { links } from '../links';
 import { hogDocument, TestShop } from '../tests/testShop';
 
 let shop: TestShop;
@@ -88,6 +90,26 @@ describe('the weeks of a shop', () => {
     expect(await shop.ask('readyView', { species: 'goose', killDate: today })).toMatchObject({
       reason: 'not-found',
     });
+  }, 60_000);
+
+  it('are a file of an open calendar: the shop’s what it cuts, a household’s its own days alone', async () => {
+    await book('H700', '2026-11-23');
+    const { animals, today } = await week();
+    const { animalId, shareId } = animals[0]!;
+    const folded = (text: string) => text.replaceAll(/\r\n[ \t]/g, '');
+    expect((await shop.get('weekCalendarView', {})).text).not.toContain('BEGIN:VEVENT');
+    const day = daysAfter(today, 2);
+    expect(await say({ kind: 'plan', on: { [animalId]: day } as never })).toMatchObject({ ok: true });
+    const text = folded((await shop.get('weekCalendarView', {})).text);
+    expect(text).toContain('SUMMARY:Cut hog H700');
+    expect(text).toContain(`DTSTART;VALUE=DATE:${day.replaceAll('-', '')}`);
+    const household = { kind: 'household', id: 'link', name: 'Ottilie', shareId } as const;
+    const own = await passDoorway(links.householdCalendarView, { shareId }, household, shop.around());
+    const mine = folded(own.ok ? own.value.text : '');
+    expect(mine).toContain(`DTSTART;VALUE=DATE:${day.replaceAll('-', '')}`);
+    expect(mine).toContain(`DTSTART;VALUE=DATE:${daysAfter(day, 12).replaceAll('-', '')}`);
+    expect(mine).not.toContain('Corwin');
+    expect(mine).not.toContain('About');
   }, 60_000);
 
   it('refuse a pin to a closed day, a plan of days that are over, and words of whoever is not asked', async () => {

@@ -111,6 +111,7 @@ function Papers({ token, mine: { sheet, standing, prices } }: { token: string; m
   return (
     <p className={styles.papers}>
       <a href={`/api/mine/${token}/copy`}>Your sheet, to keep (PDF)</a>
+      {!isFinal && <a href={`/api/mine/${token}/calendar`}>Its days, for your calendar</a>}
       {isFinal && prices && <a href={`/mine/${token}/box`}>Where your meat went, and what it costs</a>}
     </p>
   );

@@ -62,6 +62,7 @@ export function WeekScreen({ first }: { first: WeekView }) {
         <h1>{headWords(view, shown)}</h1>
         <span className="quiet">a side hangs on the day it is cut; a tub holds the day’s minutes</span>
         <span className={styles.keys}>
+          {view.plannedAt !== '' && <a href="/api/week/calendar">for a calendar</a>}
           <Button size="small" onClick={() => setFrom(from === 0 ? WEEK : 0)}>
             {from === 0 ? 'a week on' : 'this week'} <kbd>{from === 0 ? ']' : '['}</kbd>
           </Button>
