@@ -89,7 +89,7 @@ function partIn(file: ShareFile, batchId: string): BatchPart {
   return { file, own: file.batches.find(({ batch }) => batch.id === batchId)! };
 }
 
-type ToDo = {
+type Doing = {
   readonly clientId: string;
   readonly deed: BatchDeed;
   /** Whose meat it is; whose batch it is where nobody else's is in it. */
@@ -100,7 +100,7 @@ type ToDo = {
 export async function doTo(
   house: House,
   into: BatchIn,
-  { clientId, deed, of }: ToDo,
+  { clientId, deed, of }: Doing,
 ): Promise<Result<{ readonly batchId: string }, Reason>> {
   const { file, batch, standing, parts } = into;
   const why = whyNot(standing, deed, { actorId: house.actor.id, unit: file.shop.unit });
@@ -149,7 +149,7 @@ function sharedOut(
 async function writeDeed(
   house: House,
   { file, own: { batch } }: BatchPart,
-  { clientId, deed }: Pick<ToDo, 'clientId' | 'deed'>,
+  { clientId, deed }: Pick<Doing, 'clientId' | 'deed'>,
 ): Promise<void> {
   const by = { at: instant(house.now), actorId: house.actor.id };
   const postings = postingsOf(file.share.id, batch, deed);
