@@ -170,7 +170,7 @@ describe('a batch', () => {
     expect(mix).toBeGreaterThan(weight(25 * 1.09));
     expect(missingFrom(mixedAs(0), 'lb')).toEqual([
       'Nothing of it is packed yet.',
-      'The head is not opened: what is in it is the same owner’s.',
+      'The head is not opened: what is in it is of this batch.',
     ]);
     expect(missingFrom(mixedAs(mix - 1000, [{ kind: 'head' }]), 'lb')).toEqual([
       '1.00 lb are in no pack. Count again.',
