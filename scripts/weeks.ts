@@ -5,7 +5,7 @@ import { USUAL_RULES } from '@/core/shop/houseRules';
 import type { Day } from '@/core/time/shopTime';
 import { bestPlan } from '@/core/week/bestPlan';
 import { earliestDue, firstComeFirstServed } from '@/core/week/firstPlan';
-import { blockMinutesOf } from '@/core/week/minutes';
+import { benchMinutes, blockMinutesOf } from '@/core/week/minutes';
 import type { WeekPlan, WeekRoom } from '@/core/week/room';
 import { yearOf, type Arrival, type YearFigures } from '@/core/week/year';
 import { readCatalogue } from '@/data/catalogue';
@@ -18,8 +18,8 @@ import { ensureSeason } from './prepare.mjs';
  */
 const { values } = parseArgs({ options: { minutes: { type: 'string', default: '420,200,160' } } });
 
-/** At the bench (`core/week/minutes.ts`). */
-const PACKS_PER_MINUTE = 2.5;
+/** Of what the year was ground and cured nothing is asked here: its packs alone are counted. */
+const NOTHING_ELSE = { grindLb: 0, linksLb: 0, pattiesLb: 0, cures: 0 };
 
 type Row = { id: string; species: string; killDate: Day; sheets: number; packs: number };
 
@@ -43,7 +43,7 @@ async function arrivalsOfYear(): Promise<Arrival[]> {
       {
         ...{ id, species: kind, rite: '', kill: killDate },
         block: Math.round(blockMinutesOf(known.room.minutesPerAnimal, sheets)),
-        bench: Math.round(packs / PACKS_PER_MINUTE),
+        bench: Math.round(benchMinutes({ packs, ...NOTHING_ELSE })),
         targetDays: known.hang.targetDays,
         longestDays: known.hang.longestDays,
       },

@@ -4,6 +4,8 @@ import { costOfPlan, costOn, mayBeOn, mostOver, type WeekPlan, type WeekRoom } f
 
 /** A plan with what is known of how good it is. */
 export type PlannedWeek = {
+  /** Of which animals, by their ids; the plan is in their order. */
+  readonly animals: readonly string[];
   readonly plan: WeekPlan;
   /** In points. */
   readonly cost: number;
@@ -27,8 +29,9 @@ export async function bestPlan(
   onNews: (sofar: PlannedWeek) => void = () => {},
   seconds = MOST_SECONDS,
 ): Promise<PlannedWeek> {
-  let best = told(firstPlan(room), room, Number.NEGATIVE_INFINITY);
-  if (room.animals.length === 0) return { ...best, bound: best.cost, isProven: true };
+  // Nothing costs less than nothing.
+  let best = told(firstPlan(room), room, 0);
+  if (best.isProven) return best;
   onNews(best);
   const relaxed = await solve(programOf(room, false));
   // Points are whole, and so is what any plan costs.
@@ -45,7 +48,8 @@ export async function bestPlan(
 
 function told(plan: WeekPlan, room: WeekRoom, bound: number): PlannedWeek {
   const cost = costOfPlan(room, plan);
-  return { plan, cost, bound: Math.min(bound, cost), isProven: cost <= bound };
+  const animals = room.animals.map(({ id }) => id);
+  return { animals, plan, cost, bound: Math.min(bound, cost), isProven: cost <= bound };
 }
 
 const ON = /^x(\d+)_(\d+)$/;

@@ -63,9 +63,7 @@ class Draft {
  */
 export function firstPlan(room: WeekRoom, from?: WeekPlan): WeekPlan {
   const draft = new Draft(room, from ?? room.animals.map(({ pinned }) => pinned));
-  const order = room.animals
-    .map((_, index) => index)
-    .sort((a, b) => dueOf(room, a) - dueOf(room, b) || a - b);
+  const order = inDueOrder(room);
   for (const index of order) if (draft.on[index] === null) takeBest(room, draft, index);
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const moved = order.filter((index) => takeBest(room, draft, index)).length;
@@ -76,6 +74,10 @@ export function firstPlan(room: WeekRoom, from?: WeekPlan): WeekPlan {
 }
 
 const MOST_ROUNDS = 40;
+
+function inDueOrder(room: WeekRoom): number[] {
+  return [...room.animals.keys()].sort((a, b) => dueOf(room, a) - dueOf(room, b) || a - b);
+}
 
 function dueOf({ animals }: WeekRoom, index: number): number {
   const { promise, target } = animals[index]!;
@@ -118,18 +120,12 @@ function exchange(room: WeekRoom, draft: Draft, order: readonly number[]): numbe
 
 /** As a shop does without a plan: in the order in which they came, each on the first day that has room for it. */
 export function firstComeFirstServed(room: WeekRoom): WeekPlan {
-  return served(
-    room,
-    room.animals.map((_, index) => index),
-  );
+  return served(room, [...room.animals.keys()]);
 }
 
 /** The same in the order in which they should be cut. */
 export function earliestDue(room: WeekRoom): WeekPlan {
-  const order = room.animals
-    .map((_, index) => index)
-    .sort((a, b) => dueOf(room, a) - dueOf(room, b) || a - b);
-  return served(room, order);
+  return served(room, inDueOrder(room));
 }
 
 function served(room: WeekRoom, order: readonly number[]): WeekPlan {

@@ -1,5 +1,6 @@
 import { group } from 'd3-array';
 import { USUAL_WASH } from '@/core/grindroom/board';
+import { FORM_CHARGES } from '@/core/charges/keys';
 import { isOpen } from '@/core/room/room';
 import type { Animal, AnimalId, ShareId } from '@/core/order/animal';
 import { shareName } from '@/core/order/naming';
@@ -40,7 +41,6 @@ export type WeekAnimal = {
   readonly phone: string;
   readonly isCured: boolean;
   readonly promised: Day | null;
-  readonly feet: number;
 };
 
 export type WeekGround = {
@@ -99,7 +99,6 @@ function weekAnimal(own: readonly ShareFile[], { standing }: WeekGround): WeekAn
     phone: share.contact.phone ?? '',
     isCured: own.some((file) => planOf(file).expected.lines.some(({ cure }) => cure !== null)),
     promised: standing.promises.get(animal.id) ?? null,
-    feet: 2 * situation.species.room.feetPerSide,
   };
 }
 
@@ -155,13 +154,13 @@ function benchOf(file: ShareFile): number {
   const lb = (of: typeof lines) =>
     convertUnits(inUnits(sumWeights(of.map(({ gross }) => gross as Weight))), file.shop.unit, 'lb');
   const ground = lines.filter(({ kind }) => kind === 'grind');
-  const formed = (form: string) =>
-    ground.filter(({ charges }) => charges.some((each) => each.includes(form)));
+  const formed = (form: 'links' | 'patties') =>
+    ground.filter(({ charges }) => FORM_CHARGES[form].some((each) => charges.includes(each)));
   return benchMinutes({
     packs: lines.reduce((sum, { packs }) => sum + packs, 0),
     grindLb: lb(ground),
-    linksLb: lb(formed('link')),
-    pattiesLb: lb(formed('patt')),
+    linksLb: lb(formed('links')),
+    pattiesLb: lb(formed('patties')),
     cures: lines.filter(({ cure, kind }) => cure !== null && kind !== 'grind').length,
   });
 }

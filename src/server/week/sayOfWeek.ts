@@ -51,6 +51,7 @@ export const sayOfWeek = defineUseCase<{ clientId: string; word: WeekWord }, { r
 
 /** A plan is kept when it can be done as things stand now: somebody may have weighed, booked or begun since. */
 async function whyNot(house: House, said: WeekWord): Promise<Result<true, Reason>> {
+  if (said.kind === 'hours' || said.kind === 'usual') return success(true);
   const { room, animals, today } = await readWeek(house);
   if (said.kind === 'promise' || said.kind === 'pin') {
     const animal = animals.find(({ animalId }) => animalId === said.animalId);
@@ -65,7 +66,6 @@ async function whyNot(house: House, said: WeekWord): Promise<Result<true, Reason
     }
     return success(true);
   }
-  if (said.kind !== 'plan') return success(true);
   const on = said.on as Readonly<Record<string, Day | undefined>>;
   const plan = room.animals.map(({ id: animalId }) => {
     const planned = on[animalId];

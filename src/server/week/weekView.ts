@@ -1,5 +1,4 @@
 import Joi from 'joi';
-import { roomOf } from '@/core/setUp/places';
 import { outlineOf, type SideOutline } from '@/core/species/sideMapPath';
 import { success } from '@/core/quantity/result';
 import { dayIn, instant, type Day } from '@/core/time/shopTime';
@@ -26,8 +25,6 @@ export type WeekView = {
   readonly usual: { readonly block: number; readonly bench: number };
   /** When the plan that stands was kept; empty before the first. */
   readonly plannedAt: string;
-  /** Feet of all the rails that are named; 0 when none is. */
-  readonly feet: number;
   /** How each species hangs, by its name. */
   readonly outlines: Readonly<Record<string, SideOutline>>;
 };
@@ -51,7 +48,6 @@ export const weekView = defineUseCase<object, WeekView>({
       outlines: Object.fromEntries(
         house.catalogue.species.map(({ id, sideMap }) => [id, outlineOf(sideMap)]),
       ),
-      feet: roomOf(house.setUp.places, 'rail'),
     });
   },
 });

@@ -45,7 +45,7 @@ export function WeekScreen({ first }: { first: WeekView }) {
   useKey('week', 'earlier', () => at.step(-1), isOpen && mayDo);
   useKey('week', 'keep', () => void at.keep(), isOpen && mayDo && !at.planning);
   useKey('week', 'back', () => (at.planning ? at.stop() : at.putBack()), isOpen);
-  useKey('week', 'plan', at.plan, isOpen);
+  useKey('week', 'plan', () => void at.plan(), isOpen);
   useKey('week', 'weekAfter', () => setFrom(WEEK), isOpen);
   useKey('week', 'weekBefore', () => setFrom(0), isOpen);
   useKey('week', 'promise', () => setOver({ is: 'promise' }), isOpen && mayDo && view.animals.length > 0);
@@ -66,7 +66,7 @@ export function WeekScreen({ first }: { first: WeekView }) {
           <Button size="small" onClick={() => setFrom(from === 0 ? WEEK : 0)}>
             {from === 0 ? 'a week on' : 'this week'} <kbd>{from === 0 ? ']' : '['}</kbd>
           </Button>
-          <Button size="small" onClick={at.plan} disabled={at.planning}>
+          <Button size="small" onClick={() => void at.plan()} disabled={at.planning}>
             plan again <kbd>A</kbd>
           </Button>
         </span>

@@ -43,14 +43,17 @@ export function useWeek(first: WeekView) {
     };
   }, [search]);
 
-  function plan(): void {
+  /** Somebody else may have booked, weighed or begun something since: the weeks are read again first. */
+  async function plan(): Promise<void> {
     setPlanning(true);
     setDraft(undefined);
     setHelps([]);
-    void search();
+    const now = await act('weekView', {});
+    if (now.ok) setView(now.value);
+    return search();
   }
 
-  const proposed = sofar?.plan.length === animals.length ? sofar.plan : undefined;
+  const proposed = sofar && planOn(view, sofar);
   const shown: WeekPlan = draft ?? proposed ?? room.animals.map(({ was }) => was);
 
   /** Says something of the weeks, and plans anew by it. */
@@ -67,10 +70,10 @@ export function useWeek(first: WeekView) {
   /** Something was said of the weeks: they are read again, and planned anew by it. */
   async function changed(words: string, plansAnew = true): Promise<void> {
     setSaid({ kind: 'done', words });
-    const next = await act('weekView', {});
-    if (next.ok) setView(next.value);
-    if (plansAnew) plan();
-    else setDraft(undefined);
+    if (plansAnew) return plan();
+    const now = await act('weekView', {});
+    if (now.ok) setView(now.value);
+    return setDraft(undefined);
   }
 
   /** Puts an animal on another day, as a draft; what cannot be is said. */
@@ -92,7 +95,8 @@ export function useWeek(first: WeekView) {
     view,
     shown,
     sofar,
-    helps,
+    // Of other animals than the page shows nothing is offered.
+    helps: proposed && isInOrder(view, sofar) ? helps : [],
     planning,
     said,
     inHand: Math.min(inHand, Math.max(0, animals.length - 1)),
@@ -134,6 +138,17 @@ export function useWeek(first: WeekView) {
         'This week stands',
       ),
   };
+}
+
+function isInOrder({ animals }: WeekView, { animals: ids }: PlannedWeek): boolean {
+  return animals.every(({ animalId }, at) => animalId === ids[at]);
+}
+
+/** A plan for the animals that the page shows; undefined where it is of others. */
+function planOn({ animals }: WeekView, sofar: PlannedWeek): WeekPlan | undefined {
+  const on = new Map(sofar.animals.map((id, at) => [id, sofar.plan[at] ?? null]));
+  const isOfThese = on.size === animals.length && animals.every(({ animalId }) => on.has(animalId));
+  return isOfThese ? animals.map(({ animalId }) => on.get(animalId)!) : undefined;
 }
 
 export type AtWeek = ReturnType<typeof useWeek>;
