@@ -15,22 +15,21 @@ const day = Joi.string()
   .required();
 const minutes = Joi.number().integer().min(0).max(5000).required();
 
-const word = Joi.alternatives()
-  .try(
-    Joi.object({
-      kind: Joi.valid('hours').required(),
-      day,
-      block: minutes,
-      bench: minutes,
-      why: words(120).required(),
-    }),
-    Joi.object({ kind: Joi.valid('usual').required(), day }),
-    Joi.object({ kind: Joi.valid('promise', 'pin').required(), animalId: id, day: day.allow(null) }),
-    Joi.object({
-      kind: Joi.valid('plan').required(),
-      on: Joi.object().pattern(Joi.string().guid(), day).max(500).required(),
-    }),
-  )
+const WORDS: Readonly<Record<WeekWord['kind'], Joi.Schema>> = {
+  hours: Joi.object({ kind: Joi.any(), day, block: minutes, bench: minutes, why: words(120).required() }),
+  usual: Joi.object({ kind: Joi.any(), day }),
+  promise: Joi.object({ kind: Joi.any(), animalId: id, day: day.allow(null) }),
+  pin: Joi.object({ kind: Joi.any(), animalId: id, day: day.allow(null) }),
+  plan: Joi.object({
+    kind: Joi.any(),
+    on: Joi.object().pattern(Joi.string().guid(), day).max(500).required(),
+  }),
+};
+
+/** By its kind, so that what is wrong with a word is said of its own fields. */
+const word = Joi.object({ kind: Joi.valid(...Object.keys(WORDS)).required() })
+  .unknown()
+  .when('.kind', { switch: Object.entries(WORDS).map(([is, then]) => ({ is, then })) })
   .required();
 
 /** What somebody says of the weeks ahead: hours of a day, a promise, a pin, or the plan that stands from now on. */

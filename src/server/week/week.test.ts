@@ -128,6 +128,16 @@ describe('the weeks of a shop', () => {
     expect(await say({ kind: 'plan', on: { [animalId]: closed } as never })).toMatchObject({
       reason: 'not-yet',
     });
+    const lost = { kind: 'hours', day: today, block: 0, bench: 0 } as const;
+    for (const [why, field] of [
+      ['', 'why'],
+      [7 as never, 'why'],
+    ] as const) {
+      expect(await say({ ...lost, why })).toMatchObject({ ok: false, field: expect.stringContaining(field) });
+    }
+    expect(await say({ ...lost, block: -1, why: 'the saw' })).toMatchObject({
+      field: expect.stringContaining('block'),
+    });
     expect(await say({ kind: 'usual', day: today }, 'wrapper')).toMatchObject({ reason: 'not-allowed' });
     expect(await say({ kind: 'usual', day: '2026-13-40' as Day })).toMatchObject({ ok: false });
   }, 60_000);

@@ -101,7 +101,7 @@ function Side({ at, index, day }: { at: AtWeek; index: number; day: number }) {
         <span>{hungWords(view, index, day)}</span>
         {pinned !== null && <span aria-label="stays">·</span>}
         {stick !== '' && <em>{stick}</em>}
-        {openSheets > 0 && <em>no sheet</em>}
+        {openSheets > 0 && <em data-short>no sheet</em>}
       </button>
     </li>
   );

@@ -179,10 +179,10 @@ function InHand({ at, mayDo, onPromise }: { at: AtWeek; mayDo: boolean; onPromis
       {mayDo && (
         <p className={styles.acts}>
           <Button type="primary" disabled={at.planning} onClick={() => void at.keep()}>
-            {at.isDraft ? 'Leave it so' : 'Keep this week'} <kbd>Enter</kbd>
+            Keep it <kbd>Enter</kbd>
           </Button>
           <Button disabled={!at.isDraft} onClick={at.putBack}>
-            Put it back <kbd>Esc</kbd>
+            Back <kbd>Esc</kbd>
           </Button>
           <Button onClick={() => at.step(-1)} aria-label="A day earlier">
             <kbd>←</kbd>

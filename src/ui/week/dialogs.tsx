@@ -31,9 +31,19 @@ export function HoursDialog({
       asks="sayOfWeek"
       does="That is how it is"
       initial={initial}
-      question={({ block: atBlock, bench: atBench, why }) => ({
-        word: { kind: 'hours' as const, day, block: atBlock ?? 0, bench: atBench ?? 0, why: why.trim() },
-      })}
+      question={({ block: atBlock, bench: atBench, why }) =>
+        why.trim() === ''
+          ? { field: 'why', message: 'Say why this day is not as usual: everybody reads it on the rail.' }
+          : {
+              word: {
+                kind: 'hours' as const,
+                day,
+                block: atBlock ?? 0,
+                bench: atBench ?? 0,
+                why: why.trim(),
+              },
+            }
+      }
       onDone={onDone}
       onClose={onClose}
     >
