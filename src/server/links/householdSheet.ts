@@ -10,14 +10,14 @@ import { sheetCopyOf, type SheetCopy } from '@/core/order/sheetCopy';
 import { ZERO_CENTS } from '@/core/quantity/money';
 import { success, type Result } from '@/core/quantity/result';
 import type { Species } from '@/core/species/types';
-import { dayWords, daysAfter, momentWords } from '@/core/time/shopTime';
+import { dayWords, momentWords } from '@/core/time/shopTime';
 import { sendsOfShare } from '@/data/links';
 import { id } from '../house/fields';
 import { refuse, type Reason } from '../house/reasons';
 import { cutFileOf, fileOf } from '../house/shareView';
 import { statementFor } from '../settle/statementView';
 import { defineUseCase, type House } from '../house/useCase';
-import { householdCalendar, type CalendarFile } from '../week';
+import { cutDayOf, householdCalendar, type CalendarFile } from '../week';
 import { openSheetOf, type OpenSheet } from '../sheet/sheetView';
 import type { ShopFront } from './triedSheets';
 import { maySeePrices } from './visitor';
@@ -75,7 +75,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
     const { shop, animal, situation } = cut;
     const prices = await maySeePrices(house.db, house.actor);
     const [sent] = await sendsOfShare(house.db, cut.share.id);
-    const block = daysAfter(animal.killDate, situation.species.hang.targetDays);
+    const { cutOn } = await cutDayOf(house, cut);
     return success({
       shareId: own.share.id,
       sheet: ownSheetOf(house, { cut, own }, prices),
@@ -90,7 +90,7 @@ export const householdSheetView = defineOwnView<HouseholdSheet>(
       },
       days: {
         killed: dayWords(animal.killDate),
-        cut: dayWords(block),
+        cut: dayWords(cutOn),
         sheetBy: dayWords(answerBy(cut)),
       },
       prices,

@@ -16,14 +16,23 @@ export type CalendarFile = { readonly name: string; readonly text: string };
 
 type WholeDay = { readonly uid: string; readonly day: Day; readonly title: string; readonly words: string };
 
+/** The day on which a share is cut: as it was, as it is planned, or about when it has hung. */
+export async function cutDayOf(
+  { db }: House,
+  { animal, situation, start, shop }: ShareFile,
+): Promise<{ readonly cutOn: Day; readonly isAbout: boolean }> {
+  if (start) return { cutOn: dayIn(shop.zone, new Date(start.at)), isAbout: false };
+  const planned = weekStanding(await weekEvents(db)).planned.get(animal.id);
+  return planned
+    ? { cutOn: planned, isAbout: false }
+    : { cutOn: daysAfter(animal.killDate, situation.species.hang.targetDays), isAbout: true };
+}
+
 /** A household's own days: when it is cut, and from when it can be collected; about so, before a plan stands. */
 export async function householdCalendar(house: House, own: ShareFile): Promise<Result<CalendarFile, Reason>> {
-  const { planned } = weekStanding(await weekEvents(house.db));
-  const { animal, situation, share, start, shop } = own;
-  const said = planned.get(animal.id);
-  const begun = start && dayIn(shop.zone, new Date(start.at));
-  const cutOn = begun ?? said ?? daysAfter(animal.killDate, situation.species.hang.targetDays);
-  const about = begun || said ? '' : 'About: ';
+  const { animal, situation, share, shop } = own;
+  const { cutOn, isAbout } = await cutDayOf(house, own);
+  const about = isAbout ? 'About: ' : '';
   const isCured = planOf(own).expected.lines.some(({ cure }) => cure !== null);
   const of = `${partWords(own)} of ${situation.species.name.toLowerCase()} ${animal.tag}`;
   const words = `${shop.name}, ${shop.phone ?? ''}. The shop rings you when it is ready.`;
@@ -37,6 +46,10 @@ export async function householdCalendar(house: House, own: ShareFile): Promise<R
   });
 }
 
+function dateOf(day: Day): [number, number, number] {
+  return day.split('-').map(Number) as [number, number, number];
+}
+
 type ToWrite = { readonly name: string; readonly title: string; readonly days: readonly WholeDay[] };
 
 export async function calendarFile(
@@ -45,10 +58,9 @@ export async function calendarFile(
 ): Promise<Result<CalendarFile, Reason>> {
   const shop = await readShop(db);
   const events = days.map(({ uid, day, title: of, words }): EventAttributes => {
-    const [year, month, date] = day.split('-').map(Number) as [number, number, number];
     return {
       ...{ uid: `${uid}@fractum`, title: of, description: words, location: shop.name },
-      ...{ start: [year, month, date], duration: { days: 1 }, transp: 'TRANSPARENT' },
+      ...{ start: dateOf(day), end: dateOf(daysAfter(day, 1)), transp: 'TRANSPARENT' },
       ...{ calName: title, productId: '-//Fractum//EN', timestamp: instant(now) },
     };
   });

@@ -4,7 +4,7 @@ import { weekCalendarView } from './weekCalendarView';
 import { weekJobView, weekView } from './weekView';
 
 export type { WeekAnimal } from './roomOf';
-export { householdCalendar, type CalendarFile } from './calendar';
+export { cutDayOf, householdCalendar, type CalendarFile } from './calendar';
 export type { ReadyView } from './readyView';
 export type { WeekView } from './weekView';
 

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { WeekWord } from '@/core/week/journal';
 import { bestPlan } from '@/core/week/bestPlan';
 import { weekJob } from '@/core/week/weekJob';
-import { daysAfter, type Day } from '@/core/time/shopTime';
+import { daysAfter, dayWords, type Day } from '@/core/time/shopTime';
 import type { Role } from '@/data/people';
 import { passDoorway } from '../house/doorway';
 import { links } from '../links';
@@ -109,6 +109,10 @@ describe('the weeks of a shop', () => {
     expect(mine).toContain(`DTSTART;VALUE=DATE:${day.replaceAll('-', '')}`);
     expect(mine).toContain(`DTSTART;VALUE=DATE:${daysAfter(day, 12).replaceAll('-', '')}`);
     expect(mine).not.toContain('Corwin');
+    expect(mine).toContain(`DTEND;VALUE=DATE:${daysAfter(day, 1).replaceAll('-', '')}`);
+    // Its page says the same day.
+    const page = await passDoorway(links.householdSheetView, { shareId }, household, shop.around());
+    expect(page).toMatchObject({ ok: true, value: { days: { cut: dayWords(day) } } });
     expect(mine).not.toContain('About');
   }, 60_000);
 
